@@ -1,0 +1,54 @@
+import type { EditionPlan, Series } from '../plan/plan'
+import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '../print/verdicts'
+import type { Packing, ScrewSetting, StackOrder } from './events'
+
+/** Every command an edition takes, by type. Names are what the printer does. */
+export interface EditionCommands {
+  'start-edition': { title: string, plan: EditionPlan }
+  'change-plan': { title: string, plan: EditionPlan, reason: string }
+  'add-layer': { name: string, blocks: string[] }
+  'change-layer': { layerId: string, name: string, blocks: string[], routine: string, stackOrder: StackOrder }
+  'set-zones': { layerId: string, zones: { id: string, name: string, batchId: string | null }[] }
+  'set-press': { layerId: string, pressId: string, packing: Packing[], left: ScrewSetting, right: ScrewSetting, note: string }
+  'tear': { lotId: string, lotSheets: number, count: number }
+  'pull': {
+    layerId: string
+    kind: PullKind
+    proofKind: ProofKind | null
+    verdict: Verdict
+    sheetIds: number[]
+    faults: string[]
+    rescued: Rescue | null
+    wetOnWet: boolean
+    setupSeq: number
+    batchIds: string[]
+  }
+  'judge-pull': { pullId: string, verdict: Verdict, faults: string[], rescued: Rescue | null, reason: string }
+  'void-pull': { pullId: string, reason: string }
+  'restore-pull': { pullId: string }
+  'settle-dispute': { pullId: string, outcome: 'void' | 'move', sheetId: number | null, reason: string }
+  'adjust': { layerId: string, kind: AdjustmentKind, note: string }
+  'void-adjustment': { adjustmentId: string }
+  'set-bat': { pullId: string, reason: string }
+  'declare-dry': { layerId: string, sheetIds: number[] }
+  'cut-further': { layerId: string }
+  'spoil-sheet': { sheetId: number, fault: string, reason: string }
+  'recover-sheet': { sheetId: number, reason: string }
+  'split-sheet': { sheetId: number }
+  'curate': { sheetId: number, verdict: Verdict, reason: string }
+  'give-numbers': { series: Series, size: number, assignments: { sheetId: number, number: number }[] }
+  'withdraw-numbers': { series: Series, reason: string }
+  'sign': { sheetId: number }
+  'withdraw-signing': { sheetId: number, reason: string }
+  'destroy-print': { sheetId: number, reason: string }
+  'amend-size': { size: number, proofs: EditionPlan['proofs'], reason: string }
+  'close': { note: string }
+  'reopen': { reason: string }
+}
+
+export type EditionCommandType = keyof EditionCommands
+
+/** Commands that must have seen the edition as it stands: refused when `expectedSeq` is stale. */
+export const guardedCommands: ReadonlySet<string> = new Set<EditionCommandType>([
+  'change-plan', 'cut-further', 'give-numbers', 'withdraw-numbers', 'amend-size', 'close', 'reopen',
+])

@@ -1,0 +1,53 @@
+import type { EditionState, Layer, Sheet } from './state'
+import { layersOn, placeOf, isAlive, standingVerdict } from './places'
+import { pullOf } from './state'
+
+/**
+ * The sheets a layer may take next, in the order they come to the press: blank sheets for the first layer, else those
+ * that carry every layer before it, in the order they were pulled or reversed.
+ */
+export function stackFor(state: EditionState, layer: Layer): Sheet[] {
+  const at = state.layers.findIndex(other => other.id === layer.id)
+  const before = state.layers.slice(0, at).map(other => other.id)
+  const ready = state.sheets.filter((sheet) => {
+    if (!isAlive(placeOf(state, sheet)) || sheet.mark) return false
+    const on = layersOn(state, sheet)
+    return !on.includes(layer.id) && before.every(id => on.includes(id)) && on.length === before.length
+  })
+  const previous = before.at(-1)
+  if (previous === undefined) return ready
+  const pulledAt = (sheet: Sheet) => Math.max(...sheet.pulls.map(id => pullOf(state, id)).filter(pull => pull?.layerId === previous).map(pull => pull!.ordinal))
+  const order = new Map(ready.map(sheet => [sheet.id, pulledAt(sheet)]))
+  const sorted = ready.sort((a, b) => order.get(a.id)! - order.get(b.id)!)
+  return layer.stackOrder === 'reversed' ? sorted.reverse() : sorted
+}
+
+/** The next sheet for a station, leaving out those handed to others. */
+export function nextSheet(state: EditionState, layer: Layer, taken: ReadonlySet<number> = new Set()): Sheet | undefined {
+  return stackFor(state, layer).find(sheet => !taken.has(sheet.id))
+}
+
+/** True when a person has said the layer beneath is dry on this sheet (or there is none). */
+export function isDryFor(state: EditionState, sheet: Sheet, layer: Layer): boolean {
+  const at = state.layers.findIndex(other => other.id === layer.id)
+  const beneath = state.layers[at - 1]
+  return beneath === undefined || sheet.dry.includes(beneath.id)
+}
+
+/** Finished prints that stand as good and carry no number yet, curated first-come. */
+export function awaitingNumbers(state: EditionState): Sheet[] {
+  return state.sheets.filter((sheet) => {
+    const place = placeOf(state, sheet)
+    return place.kind === 'good' && place.curated && standingVerdict(state, sheet) === 'good'
+  })
+}
+
+/** Sheets alive that still lack layers, with how many each has to meet. */
+export function awaitingLayers(state: EditionState): { sheet: Sheet, layers: number }[] {
+  return state.sheets.flatMap((sheet) => {
+    if (sheet.mark || !isAlive(placeOf(state, sheet))) return []
+    const on = layersOn(state, sheet)
+    const layers = state.layers.filter(layer => !on.includes(layer.id)).length
+    return layers > 0 ? [{ sheet, layers }] : []
+  })
+}

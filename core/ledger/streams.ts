@@ -1,0 +1,85 @@
+import { decideEdition } from '../edition/decide'
+import { evolveEdition } from '../edition/evolve'
+import { emptyEdition, type EditionState } from '../edition/state'
+import type { EditionCommands, EditionCommandType } from '../edition/commands'
+import { type BatchState, decideBatch, emptyBatch, evolveBatch } from '../stores/batch'
+import { decideLot, emptyLot, evolveLot, type LotState } from '../stores/lot'
+import { decidePress, emptyPress, evolvePress, type PressState } from '../stores/press'
+import { decideStudio, emptyStudio, evolveStudio, type StudioState } from '../stores/studio'
+import { type Context, type Decision, type LedgerEvent, refuse, streamKind } from './envelope'
+import { may } from './roles'
+
+export type StreamState = EditionState | LotState | BatchState | PressState | StudioState
+
+/** A command as the ledger takes it: one main stream, and whatever else it needs to read or write. */
+export interface Command {
+  type: string
+  stream: string
+  data: unknown
+  expectedSeq?: number
+}
+
+export const streamKinds = ['edition', 'lot', 'batch', 'press', 'studio'] as const
+
+export function emptyState(stream: string): StreamState {
+  switch (streamKind(stream)) {
+    case 'edition': return emptyEdition(stream)
+    case 'lot': return emptyLot(stream)
+    case 'batch': return emptyBatch(stream)
+    case 'press': return emptyPress(stream)
+    default: return emptyStudio(stream)
+  }
+}
+
+/** One event more on whichever stream it belongs to. Total. */
+export function evolve(state: StreamState, event: LedgerEvent): StreamState {
+  switch (streamKind(event.stream)) {
+    case 'edition': return evolveEdition(state as EditionState, event)
+    case 'lot': return evolveLot(state as LotState, event)
+    case 'batch': return evolveBatch(state as BatchState, event)
+    case 'press': return evolvePress(state as PressState, event)
+    default: return evolveStudio(state as StudioState, event)
+  }
+}
+
+/** Streams whose states a command must see, its own first. */
+export function streamsFor(command: Command): string[] {
+  const extra: string[] = []
+  if (streamKind(command.stream) === 'edition') {
+    extra.push('studio')
+    if (command.type === 'tear') extra.push(`lot:${(command.data as EditionCommands['tear']).lotId}`)
+    if (command.type === 'set-press') extra.push(`press:${(command.data as EditionCommands['set-press']).pressId}`)
+    if (command.type === 'set-zones') {
+      for (const zone of (command.data as EditionCommands['set-zones']).zones) if (zone.batchId !== null) extra.push(`batch:${zone.batchId}`)
+    }
+  }
+  return [...new Set([command.stream, ...extra])]
+}
+
+function batchesIn(states: ReadonlyMap<string, StreamState>): Map<string, BatchState> {
+  return new Map([...states].filter(([stream]) => streamKind(stream) === 'batch').map(([stream, state]) => [stream.slice(6), state as BatchState]))
+}
+
+/**
+ * The one gate every command goes through, in the browser for the instant stroke and on the server for the truth.
+ * `states` must hold a state for every stream of `streamsFor(command)`.
+ */
+export function decide(states: ReadonlyMap<string, StreamState>, command: Command, context: Context): Decision {
+  if (!may(context.role, command.type)) {
+    return refuse('not-allowed', `A ${context.role} may not do this. Ask an instructor or the manager.`)
+  }
+  const own = states.get(command.stream) ?? emptyState(command.stream)
+  switch (streamKind(command.stream)) {
+    case 'edition': return decideEdition({
+      edition: own as EditionState,
+      studio: (states.get('studio') ?? emptyStudio()) as StudioState,
+      lot: [...states.values()].find(state => state.stream.startsWith('lot:')) as LotState | undefined,
+      press: [...states.values()].find(state => state.stream.startsWith('press:')) as PressState | undefined,
+      batches: batchesIn(states),
+    }, { type: command.type as EditionCommandType, data: command.data as never, expectedSeq: command.expectedSeq }, context)
+    case 'lot': return decideLot(own as LotState, command, context)
+    case 'batch': return decideBatch(own as BatchState, command, context)
+    case 'press': return decidePress(own as PressState, command, context)
+    default: return decideStudio(own as StudioState, command, context)
+  }
+}

@@ -1,0 +1,61 @@
+import { placeOf, standingVerdict } from '../edition/places'
+import type { EditionState } from '../edition/state'
+import { isLive, layerNumber } from '../edition/state'
+import { awaitingLayers } from '../edition/stack'
+import { chanceOfStack, guess, guesses } from '../plan/odds'
+import { goal } from '../plan/plan'
+import { pace } from './pace'
+
+export interface Outlook {
+  /** Prints wanted: edition and proofs. */
+  goal: number
+  /** Sheets that have come through every layer and stand as good. */
+  good: number
+  /** Sheets still to meet a layer. */
+  left: number
+  /** Chance that the stack in hand reaches the goal, 0 to 1. */
+  chance: number
+  /** Pulls of this edition the pass rate rests on, beside the guess worth 25. */
+  restsOn: number
+  /** Minutes still needed for the sheets left, or null while the pace is unknown. */
+  minutesLeft: number | null
+}
+
+/**
+ * Where a run stands. The pass rate is the starting guess (MODELS M3) updated by this edition's own pulls; warm-up,
+ * proofs and void pulls are left out, and doubtful sheets count as alive.
+ */
+export function outlook(state: EditionState, layerId?: string): Outlook {
+  const wanted = state.plan ? goal(state.plan) : 0
+  const pulls = state.pulls.filter(pull => isLive(pull) && pull.kind === 'pull')
+  const rejected = pulls.filter(pull => pull.verdict === 'reject').length
+  const start = guess(guesses.press.rate, guesses.press.strength)
+  const rate = { passed: start.passed + pulls.length - rejected, rejected: start.rejected + rejected }
+  const waiting = awaitingLayers(state)
+  const finishedGood = state.sheets.filter((sheet) => {
+    const place = placeOf(state, sheet)
+    return (place.kind === 'good' || place.kind === 'marked') && standingVerdict(state, sheet) === 'good'
+  }).length
+  const doubtfulDone = state.sheets.filter(sheet => placeOf(state, sheet).kind === 'doubtful' && !waiting.some(pile => pile.sheet.id === sheet.id)).length
+  const minutes = pace(pulls.filter(pull => !layerId || pull.layerId === layerId).map(pull => Date.parse(pull.at)))
+  const layersLeft = waiting.reduce((sum, pile) => sum + pile.layers, 0)
+  return {
+    goal: wanted,
+    good: finishedGood,
+    left: waiting.length,
+    chance: chanceOfStack(rate, waiting.map(pile => pile.layers), wanted - finishedGood - doubtfulDone),
+    restsOn: pulls.length,
+    minutesLeft: minutes === null ? null : minutes * layersLeft,
+  }
+}
+
+/** Good sheets so far at one layer: alive and not doubtful, or further on. */
+export function goodAt(state: EditionState, layerId: string): number {
+  const number = layerNumber(state, layerId)
+  return state.sheets.filter((sheet) => {
+    if (standingVerdict(state, sheet) !== 'good') return false
+    const place = placeOf(state, sheet)
+    if (place.kind === 'good' || place.kind === 'marked') return true
+    return (place.kind === 'drying' && place.layer >= number) || (place.kind === 'waiting' && place.layer > number)
+  }).length
+}

@@ -1,0 +1,19 @@
+/**
+ * Minutes a pull takes, from when the last pulls happened (MODELS M11): of the last eight intervals those over three
+ * times their median are pauses; the median of the rest.
+ * @param times when each pull happened, milliseconds, in order
+ * @returns minutes, or null with fewer than two pulls
+ */
+export function pace(times: readonly number[]): number | null {
+  const recent = times.slice(-9)
+  const intervals = recent.slice(1).map((time, i) => time - recent[i]!).filter(gap => gap > 0)
+  if (intervals.length === 0) return null
+  const usual = median(intervals)
+  return median(intervals.filter(gap => gap <= 3 * usual)) / 60_000
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  const middle = sorted.length >> 1
+  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
+}

@@ -1,0 +1,14 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
+export default defineConfig({
+  resolve: { alias: { '#core': at('./core'), '#shared': at('./shared') } },
+  esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true } } },
+  test: {
+    include: ['{core,shared,server,app,demo,scripts}/**/*.test.ts', 'tests/api/**/*.test.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 120_000,
+  },
+})
