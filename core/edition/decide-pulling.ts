@@ -43,6 +43,10 @@ function sheetObjection(state: EditionState, layer: Layer, sheet: Sheet, pull: P
 export function pullObjection(state: EditionState, layer: Layer, pull: Pick<PullData, 'kind' | 'sheetIds' | 'wetOnWet'>): Objection | null {
   if (state.closedAt !== null) return { rule: 'closed', message: 'The edition was closed before this pull arrived.' }
   if (layer.cutFurther) return { rule: 'cut-further', message: `The block has been cut further; ${layer.name} takes no more pulls.` }
+  return sheetsObjection(state, layer, pull)
+}
+
+function sheetsObjection(state: EditionState, layer: Layer, pull: Pick<PullData, 'kind' | 'sheetIds' | 'wetOnWet'>): Objection | null {
   for (const id of pull.sheetIds) {
     const sheet = sheetOf(state, id)
     const objection = sheet ? sheetObjection(state, layer, sheet, pull) : { rule: 'unknown-sheet', message: `There is no sheet ${id} in this edition.` }
@@ -116,7 +120,8 @@ export const pullingRules: Rules<Pulling> = {
     const layer = pull && layerOf(edition, pull.layerId)
     if (!pull || !layer) return unknownPull()
     if (!pull.voided) return refuse('not-void', 'This pull is not void.')
-    const objection = pullObjection(edition, layer, pull)
+    // It was accepted once: only what its sheets went through since can stand against it.
+    const objection = sheetsObjection(edition, layer, { ...pull, wetOnWet: true })
     if (objection) return refuse(objection.rule, `It cannot come back as it was. ${objection.message}`)
     return only(edition, 'pull-restored', data)
   },
@@ -129,7 +134,9 @@ export const pullingRules: Rules<Pulling> = {
     if (data.reason.trim() === '') return refuse('reason-missing', 'Say why, in a few words, so that the record can be read later.', 'reason')
     if (data.outcome === 'void') return only(edition, 'dispute-settled', { ...data, sheetId: null })
     if (data.sheetId === null) return refuse('sheet-missing', 'Choose the sheet this pull really lies on.', 'sheetId')
-    const objection = pullObjection(edition, layer, { ...pull, sheetIds: [data.sheetId] })
+    if (edition.closedAt !== null) return refuse('closed', 'Reopen the edition first, with a reason, to count this pull.')
+    // A person says it happened, so when it arrived and how dry the sheet was no longer matter.
+    const objection = sheetsObjection(edition, layer, { ...pull, sheetIds: [data.sheetId], wetOnWet: true })
     if (objection) return refuse(objection.rule, objection.message, 'sheetId')
     return only(edition, 'dispute-settled', data)
   },
