@@ -1,0 +1,120 @@
+import type { EditionCommands, EditionCommandType } from '#core/edition/commands'
+import type { Role } from '#core/ledger/envelope'
+
+/** What the demo needs of a running pressroom: people, and the same commands as anyone gives. */
+export interface Desk {
+  /** The start of "now", milliseconds; everything is dated back from it. */
+  now: number
+  person: (name: string, role: Role, secret: string) => Promise<string>
+  /** @returns the stream's `seq` after it and the command's id */
+  give: (by: string, stream: string, type: string, data: object, at: number, expectedSeq?: number) => Promise<{ seq: number, id: string }>
+  newId: (at: number) => string
+}
+
+/** One edition being made at the demo's desk, a minute at a time. */
+export class EditionInHand {
+  readonly stream: string
+  readonly layers: string[] = []
+  private seq = 0
+  private setupSeq = new Map<string, number>()
+  private batches = new Map<string, string>()
+
+  constructor(private readonly desk: Desk, private readonly by: string, public at: number) {
+    this.stream = `edition:${desk.newId(at)}`
+  }
+
+  /** Let time pass. */
+  wait(minutes: number): this {
+    this.at += minutes * 60_000
+    return this
+  }
+
+  async give<T extends EditionCommandType>(type: T, data: EditionCommands[T], by = this.by): Promise<string> {
+    const { seq, id } = await this.desk.give(by, this.stream, type, data, this.at, this.seq)
+    this.seq = seq
+    return id
+  }
+
+  async start(data: EditionCommands['start-edition'], layerName: string): Promise<this> {
+    const id = await this.give('start-edition', data)
+    this.layers.push(`${id}-1`)
+    await this.give('change-layer', { layerId: this.layers[0]!, name: layerName, blocks: ['key block'], routine: 'charge, pass, charge, pass', stackOrder: 'pulled' })
+    return this
+  }
+
+  async addLayer(name: string, routine = 'charge, pass, charge, pass'): Promise<this> {
+    const id = await this.give('add-layer', { name, blocks: [] })
+    this.layers.push(id)
+    await this.give('change-layer', { layerId: id, name, blocks: [], routine, stackOrder: 'reversed' })
+    return this
+  }
+
+  async ink(layer: number, batchId: string): Promise<this> {
+    this.batches.set(this.layers[layer]!, batchId)
+    await this.give('set-zones', { layerId: this.layers[layer]!, zones: [{ id: 'whole', name: 'whole block', batchId }] })
+    return this
+  }
+
+  async press(layer: number, pressId: string, turns: number, divisions: number, packing: EditionCommands['set-press']['packing']): Promise<this> {
+    const layerId = this.layers[layer]!
+    await this.give('set-press', { layerId, pressId, packing, left: { turns, divisions }, right: { turns, divisions: divisions + 0.5 }, note: '' })
+    this.setupSeq.set(layerId, this.seq)
+    return this
+  }
+
+  async tear(lotId: string, lotSheets: number, count: number): Promise<this> {
+    await this.give('tear', { lotId, lotSheets, count })
+    return this
+  }
+
+  async pull(layer: number, sheetId: number | null, more: Partial<EditionCommands['pull']> = {}): Promise<string> {
+    const layerId = this.layers[layer]!
+    const batch = this.batches.get(layerId)
+    return await this.give('pull', {
+      layerId, kind: 'pull', proofKind: null, verdict: 'good', sheetIds: sheetId === null ? [] : [sheetId], faults: [], rescued: null,
+      wetOnWet: false, setupSeq: this.setupSeq.get(layerId) ?? 0, batchIds: batch ? [batch] : [], ...more,
+    })
+  }
+
+  /** Warm up and prove a layer on newsprint; the last proof is the BAT of the first layer. */
+  async prove(layer: number, warmUps: number, proofs: number, minutes = 4): Promise<this> {
+    for (let i = 0; i < warmUps; i++) await this.wait(minutes).pull(layer, null, { kind: 'warm-up' })
+    let last = ''
+    for (let i = 0; i < proofs; i++) last = await this.wait(minutes + 2).pull(layer, null, { kind: 'proof', proofKind: 'WP' })
+    if (layer === 0 && last) await this.give('set-bat', { pullId: last, reason: '' })
+    return this
+  }
+
+  /**
+   * Pull sheet after sheet. In `verdicts` a dot is good, `d` doubtful, `r` reject (with the next of `faults`), `+` and
+   * `-` an ink pass more or fewer, `p` more pressure, `k` a change of packing, `b` a pull burnished after the press.
+   */
+  async run(layer: number, sheets: readonly number[], verdicts: string, faults: readonly string[], minutes: number): Promise<this> {
+    const layerId = this.layers[layer]!
+    const waiting = [...faults]
+    let next = 0
+    for (const sign of verdicts) {
+      if ('+-pk'.includes(sign)) {
+        await this.give('adjust', { layerId, kind: sign === '+' ? 'ink-more' : sign === '-' ? 'ink-less' : sign === 'p' ? 'pressure-more' : 'packing', note: '' })
+        continue
+      }
+      // A printer's pace wavers; this waver is the same on every start.
+      this.wait(minutes * (0.8 + 0.1 * (next % 5)))
+      const verdict = sign === 'd' ? 'doubtful' : sign === 'r' ? 'reject' : 'good'
+      const fault = sign === 'd' || sign === 'r' ? waiting.shift() : undefined
+      await this.pull(layer, sheets[next]!, { verdict, faults: fault ? [fault] : [], rescued: sign === 'b' ? 'burnished' : null })
+      next += 1
+    }
+    return this
+  }
+
+  async dry(layer: number, sheetIds: number[]): Promise<this> {
+    await this.give('declare-dry', { layerId: this.layers[layer]!, sheetIds })
+    return this
+  }
+}
+
+/** Whole numbers from one to another, both included. */
+export function upTo(from: number, to: number): number[] {
+  return Array.from({ length: to - from + 1 }, (_, i) => from + i)
+}

@@ -1,0 +1,189 @@
+import type { EditionPlan } from '#core/plan/plan'
+import { type Desk, EditionInHand, upTo } from './desk'
+
+const day = 24 * 60 * 60_000
+const hour = 60 * 60_000
+
+const packing = [{ name: 'newsprint', thickness: 0.1 }, { name: 'press card', thickness: 0.6 }, { name: 'felt', thickness: 2.4 }]
+
+interface Stores { laid: string, kozo: string, board: string, black: string, slate: string, ochre: string, rust: string, long: string, platen: string, table: string }
+
+/** The stock of an invented pressroom in a former rope works. */
+async function stock(desk: Desk, manager: string): Promise<Stores> {
+  const at = desk.now - 40 * day
+  const put = async (kind: string, type: string, data: object) => {
+    const id = desk.newId(at)
+    await desk.give(manager, `${kind}:${id}`, type, data, at)
+    return id
+  }
+  const lot = (name: string, maker: string, weight: number, price: number, sheets: number) => put('lot', 'add-lot', { name, maker, width: 760, height: 560, weight, price, sheets })
+  const batch = (name: string, colour: string, family: string, components: [string, number][]) => put('batch', 'mix-batch', {
+    name, colour, family, components: components.map(([ink, grams]) => ({ name: ink, milligrams: grams * 1000 })),
+  })
+  return {
+    laid: await lot('cream laid', 'Oakum Vale Mill', 200, 4.6, 120),
+    kozo: await lot('white kozo', 'Saltmarsh Papers', 70, 3.9, 60),
+    board: await lot('heavy rag', 'Oakum Vale Mill', 300, 7.2, 40),
+    black: await batch('capstan black', '#1f2022', 'oil', [['bone black', 180], ['stiff varnish', 12]]),
+    slate: await batch('slate 2', '#4c5c6b', 'oil', [['transparent base', 70], ['bone black', 9], ['deep blue', 14], ['white', 22]]),
+    ochre: await batch('sand ochre', '#c9a45c', 'water-washable oil', [['transparent base', 60], ['earth yellow', 24], ['white', 6]]),
+    rust: await batch('bollard rust', '#94492f', 'oil', [['earth red', 40], ['transparent base', 30], ['orange', 8]]),
+    long: await put('press', 'add-press', { name: 'Long press', kind: 'roller bed', divisions: 12 }),
+    platen: await put('press', 'add-press', { name: 'Small platen', kind: 'platen', divisions: 0 }),
+    table: await put('press', 'add-press', { name: 'Hand table 2', kind: 'by hand', divisions: 0 }),
+  }
+}
+
+function plan(artist: string, size: number, more: Partial<EditionPlan> = {}): EditionPlan {
+  return {
+    method: 'single', size, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 2, PP: 0, HC: 0 },
+    line: 'number-title-signature', year: null, numerals: 'roman', artist, due: null, ...more,
+  }
+}
+
+/** Curate every sheet good but those named, number the first, and sign as many as wanted. */
+async function finish(edition: EditionInHand, good: number[], doubtful: number[], size: number, proofs: number, sign: number): Promise<void> {
+  for (const sheetId of good) await edition.wait(0.3).give('curate', { sheetId, verdict: 'good', reason: '' })
+  for (const sheetId of doubtful) await edition.wait(0.3).give('curate', { sheetId, verdict: 'reject', reason: 'weaker beside the BAT' })
+  const numbered = good.slice(0, size)
+  await edition.wait(5).give('give-numbers', { series: 'edition', size, assignments: numbered.map((sheetId, i) => ({ sheetId, number: i + 1 })) })
+  const rest = good.slice(size, size + proofs)
+  if (rest.length > 0) await edition.give('give-numbers', { series: 'AP', size: proofs, assignments: rest.map((sheetId, i) => ({ sheetId, number: i + 1 })) })
+  for (const sheetId of [...numbered, ...rest].slice(0, sign)) await edition.wait(0.5).give('sign', { sheetId })
+}
+
+/** A finished, signed and closed edition. */
+async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 30 * day).start({ title: 'Bakery Door', plan: plan('Ansa Quill', 20, { year: new Date(desk.now).getUTCFullYear() }) }, 'black')
+  await edition.ink(0, stores.black)
+  await edition.press(0, stores.long, 1, 4, packing)
+  await edition.tear(stores.laid, 7, 28)
+  await edition.prove(0, 1, 3)
+  await edition.run(0, upTo(1, 26), '....d..+.......r...b.....p...', ['salt', 'slur'], 3)
+  await edition.wait(3 * 24 * 60).dry(0, upTo(1, 26))
+  await finish(edition, upTo(1, 26).filter(id => id !== 5 && id !== 15), [5], 20, 2, 22)
+  await edition.wait(60).give('close', { note: 'Block cancelled with a scored line; one cancellation proof kept in the drawer.' })
+}
+
+/** A photopolymer print, all pulled and dry, waiting to be curated before its colouring. */
+async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 6 * day).start({ title: 'Tin Roofs', plan: plan('Merle Tarn', 15, { sizeSchool: 'counted' }) }, 'key black')
+  await edition.ink(0, stores.black)
+  await edition.press(0, stores.platen, 0, 0, packing)
+  await edition.tear(stores.board, 6, 22)
+  await edition.prove(0, 2, 2)
+  await edition.run(0, upTo(1, 22), '......d....r.......d....', ['hickey', 'fill', 'pale'], 4)
+  await edition.wait(2 * 24 * 60).dry(0, upTo(1, 22).filter(id => id !== 12))
+}
+
+/** A declared edition half signed. */
+async function tideTable(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 12 * day).start({ title: 'Tide Table', plan: plan('Oona Vell', 12, { proofs: { AP: 1, PP: 1, HC: 0 } }) }, 'rust')
+  await edition.ink(0, stores.rust)
+  await edition.press(0, stores.long, 1, 2, packing)
+  await edition.tear(stores.kozo, 4, 16)
+  await edition.prove(0, 1, 2)
+  await edition.run(0, upTo(1, 16), '.....r....+......', ['crease'], 3)
+  await edition.wait(3 * 24 * 60).dry(0, upTo(1, 16))
+  await finish(edition, upTo(1, 16).filter(id => id !== 6), [], 12, 1, 7)
+}
+
+/** A four-layer reduction whose third layer is nearly through: the point of no return. */
+async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 16 * day).start({
+    title: 'Net Loft Stairs', plan: plan('Ansa Quill', 20, { method: 'reduction', due: new Date(desk.now + 19 * day).toISOString().slice(0, 10) }),
+  }, 'sand')
+  await edition.addLayer('rust')
+  await edition.addLayer('slate blue', 'charge, pass, charge, pass, wipe the rail')
+  await edition.addLayer('black')
+  await edition.ink(0, stores.ochre)
+  await edition.ink(1, stores.rust)
+  await edition.ink(2, stores.slate)
+  for (const layer of [0, 1, 2]) await edition.press(layer, stores.long, 1, 3 + layer, packing)
+  await edition.tear(stores.laid, 9, 34)
+  await edition.prove(0, 1, 2)
+  await edition.give('spoil-sheet', { sheetId: 34, fault: 'handling', reason: 'dented in tearing' })
+  await edition.run(0, upTo(1, 33), '..........+...........r...........', ['slur'], 2.5)
+  await edition.wait(4 * 24 * 60).dry(0, upTo(1, 33))
+  await edition.give('cut-further', { layerId: edition.layers[0]! })
+  const second = upTo(1, 33).filter(id => id !== 22).reverse()
+  await edition.run(1, second, '....r........p......r...........', ['register', 'register'], 2.5)
+  await edition.wait(5 * 24 * 60).dry(1, second)
+  await edition.give('cut-further', { layerId: edition.layers[1]! })
+  const third = second.filter((_, i) => i !== 4 && i !== 19).reverse()
+  edition.at = desk.now - 2.6 * hour
+  await edition.prove(2, 1, 0)
+  await edition.run(2, third.slice(0, 23), '....d..+.r....... .-r...d..'.replace(' ', ''), ['salt', 'salt', 'register', 'pale'], 5)
+}
+
+/** A single layer in black, half way through its pulls, at the platen now. */
+async function harbourScales(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 100 * 60_000).start({ title: 'Harbour Scales', plan: plan('Merle Tarn', 30, { proofs: { AP: 3, PP: 0, HC: 0 } }) }, 'black')
+  await edition.ink(0, stores.black)
+  await edition.press(0, stores.platen, 0, 0, packing)
+  await edition.tear(stores.laid, 10, 38)
+  await edition.prove(0, 2, 2, 2)
+  await edition.run(0, upTo(1, 20), '.............d+..r....', ['pale', 'salt'], 3.4)
+}
+
+/** Two blocks and a blended roll, still being proved. */
+async function ferryClock(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 26 * hour).start({ title: 'Ferry Clock', plan: plan('Oona Vell', 18, { method: 'blended roll' }) }, 'sky, blended')
+  await edition.addLayer('key black')
+  await edition.ink(0, stores.slate)
+  await edition.press(0, stores.long, 1, 6, packing)
+  await edition.tear(stores.kozo, 6, 24)
+  await edition.wait(20).pull(0, null, { kind: 'warm-up' })
+  await edition.wait(5).pull(0, null, { kind: 'proof', proofKind: 'CTP' })
+  await edition.wait(8).pull(0, null, { kind: 'proof', proofKind: 'CTP' })
+}
+
+/** A large print from four blocks, by hand, that loses more than it can afford. */
+async function weighbridge(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 5 * day).start({
+    title: 'Weighbridge', plan: plan('Piers Haddow', 8, { method: 'several blocks', sizeSchool: 'varied', proofs: { AP: 1, PP: 0, HC: 0 } }),
+  }, 'panel A')
+  await edition.addLayer('panel B')
+  await edition.ink(0, stores.rust)
+  await edition.ink(1, stores.slate)
+  await edition.press(0, stores.table, 0, 0, [{ name: 'cover sheet', thickness: 0.05 }])
+  await edition.tear(stores.kozo, 12, 12)
+  await edition.prove(0, 1, 2, 10)
+  await edition.run(0, upTo(1, 12), '.d.r....r.b.', ['pale', 'slur', 'crease'], 14)
+  await edition.wait(2 * 24 * 60).dry(0, upTo(1, 12).filter(id => id !== 4 && id !== 9))
+  await edition.run(1, [12, 11, 10], '.r.', ['slur'], 16)
+}
+
+/** An evening class: each student makes an edition of five. */
+async function eveningClass(desk: Desk, students: [string, string][], stores: Stores): Promise<void> {
+  const runs = ['...r.', '.dr.r', '..', '....', '.']
+  for (const [i, [id, name]] of students.entries()) {
+    const edition = await new EditionInHand(desk, id, desk.now - (80 + 7 * i) * 60_000).start({
+      title: `Kettle, ${name.split(' ')[0]}`, plan: plan(name, 5, { proofs: { AP: 0, PP: 0, HC: 0 } }),
+    }, 'black')
+    await edition.ink(0, stores.black)
+    await edition.tear(stores.laid, 2, 7)
+    await edition.wait(10).pull(0, null, { kind: 'practice' })
+    await edition.prove(0, 0, 2, 5)
+    await edition.run(0, upTo(1, 7), runs[i]!, ['salt', 'salt', 'salt'], 6)
+  }
+}
+
+/** The whole invented pressroom, dated around `desk.now`, the same on every start. */
+export async function fillPressroom(desk: Desk): Promise<void> {
+  const manager = await desk.person('Ansa Quill', 'manager', '2580')
+  await desk.give(manager, 'studio', 'set-studio', { name: 'Ropewalk Pressroom', line: 'number-title-signature', destroyedNumber: 'retired', currency: '€' }, desk.now - 41 * day)
+  const instructor = await desk.person('Piers Haddow', 'instructor', '2580')
+  const [merle, oona] = [await desk.person('Merle Tarn', 'member', '2580'), await desk.person('Oona Vell', 'member', '2580')]
+  const students: [string, string][] = []
+  for (const name of ['Ibb Fenner', 'Tansy Crake', 'Rook Alder', 'Wren Maddox', 'Jory Pell']) students.push([await desk.person(name, 'student', '2580'), name])
+  const stores = await stock(desk, manager)
+  await bakeryDoor(desk, manager, stores)
+  await tideTable(desk, oona, stores)
+  await tinRoofs(desk, merle, stores)
+  await weighbridge(desk, instructor, stores)
+  await ferryClock(desk, oona, stores)
+  await eveningClass(desk, students, stores)
+  await netLoftStairs(desk, manager, stores)
+  await harbourScales(desk, merle, stores)
+}

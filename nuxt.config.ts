@@ -1,0 +1,55 @@
+import { fileURLToPath } from 'node:url'
+import vuetify from 'vite-plugin-vuetify'
+
+const decorators = { compilerOptions: { experimentalDecorators: true } }
+const core = fileURLToPath(new URL('./core', import.meta.url))
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  // The bench must start against a dead server once its shell is cached, and a client-rendered shell measured faster.
+  ssr: false,
+  devtools: { enabled: false },
+  telemetry: false,
+  sourcemap: false,
+  modules: ['@pinia/nuxt'],
+  alias: { '#core': core },
+  css: ['@fontsource-variable/bitter/index.css', '@fontsource-variable/public-sans/index.css', 'vuetify/styles', '~/assets/paper.css'],
+  app: {
+    head: {
+      title: 'Ample Tally',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: 'Paper, ink, press and every impression of a print edition, counted until the last print is signed.' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  components: [{ path: '~/components', pathPrefix: false }],
+  build: { transpile: ['vuetify'] },
+  experimental: { appManifest: false },
+  hooks: {
+    'vite:extendConfig': (config) => {
+      (config as { plugins: unknown[] }).plugins.push(vuetify({ autoImport: true }))
+    },
+  },
+  vite: {
+    esbuild: { tsconfigRaw: decorators },
+    build: { cssMinify: 'lightningcss', chunkSizeWarningLimit: 900 },
+  },
+  nitro: {
+    compressPublicAssets: { gzip: true, brotli: true },
+    esbuild: { options: { tsconfigRaw: decorators } },
+    errorHandler: '~~/server/error.ts',
+    // class-transformer reads it from the global object, so the bundler must not shake it off.
+    moduleSideEffects: ['reflect-metadata'],
+    sourceMap: false,
+    typescript: { tsConfig: decorators },
+  },
+  typescript: {
+    strict: true,
+    tsConfig: { ...decorators, include: ['../core/**/*', '../demo/**/*', '../tests/**/*', '../shared/**/*', '../vitest.config.ts', '../playwright.config.ts'] },
+    sharedTsConfig: { ...decorators, include: ['../core/**/*'] },
+    nodeTsConfig: decorators,
+  },
+})

@@ -1,0 +1,7 @@
+import { readFloor } from '../services/editions'
+import { asking } from '../services/request'
+
+export default defineEventHandler(async (event) => {
+  const { room } = await asking(event)
+  return await readFloor(room, Date.now())
+})

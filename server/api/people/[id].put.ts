@@ -1,0 +1,11 @@
+import { ChangePerson } from '#shared/commands/people'
+import { failure } from '../../services/failure'
+import { asking, readChecked } from '../../services/request'
+
+export default defineEventHandler(async (event) => {
+  const { room, person } = await asking(event)
+  const given = await readChecked(event, ChangePerson)
+  const result = await room.people.change(getRouterParam(event, 'id') ?? '', given, person)
+  if ('refusal' in result) throw failure(result.refusal)
+  return { people: room.people.all() }
+})

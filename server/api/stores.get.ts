@@ -1,0 +1,7 @@
+import { readStores } from '../services/editions'
+import { asking } from '../services/request'
+
+export default defineEventHandler(async (event) => {
+  const { room } = await asking(event)
+  return await readStores(room)
+})

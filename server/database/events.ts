@@ -1,0 +1,84 @@
+import { createHash } from 'node:crypto'
+import canonicalize from 'canonicalize'
+import type { Sequelize } from 'sequelize'
+import type { LedgerEvent } from '#core/ledger/envelope'
+import { upcast } from '#core/ledger/upcast'
+import { rows } from './connections'
+
+interface EventRow {
+  position: number
+  stream: string
+  seq: number
+  type: string
+  version: number
+  actor: string
+  via: string | null
+  device: string
+  command_id: string
+  occurred_at: string
+  recorded_at: string
+  data: string
+  hash: string
+}
+
+const columns = 'position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash'
+
+/** The chain's start: what the first event of every stream is hashed with. */
+export const chainStart = '0'.repeat(64)
+
+/** SHA-256 over the stream's previous hash and the canonical JSON (RFC 8785) of the event without its hash and position. */
+export function eventHash(previous: string, event: Omit<LedgerEvent, 'hash' | 'position'>): string {
+  const { stream, seq, type, version, actor, via, device, commandId, occurredAt, recordedAt, data } = event
+  const body = canonicalize({ stream, seq, type, version, actor, via, device, commandId, occurredAt, recordedAt, data })!
+  return createHash('sha256').update(previous).update(body).digest('hex')
+}
+
+function stored(row: EventRow): LedgerEvent {
+  return {
+    position: row.position, stream: row.stream, seq: row.seq, type: row.type, version: row.version, actor: row.actor, via: row.via,
+    device: row.device, commandId: row.command_id, occurredAt: row.occurred_at, recordedAt: row.recorded_at,
+    data: JSON.parse(row.data) as unknown, hash: row.hash,
+  }
+}
+
+export function toRow(event: LedgerEvent): EventRow {
+  return {
+    position: event.position, stream: event.stream, seq: event.seq, type: event.type, version: event.version, actor: event.actor, via: event.via,
+    device: event.device, command_id: event.commandId, occurred_at: event.occurredAt, recorded_at: event.recordedAt,
+    data: JSON.stringify(event.data), hash: event.hash,
+  }
+}
+
+/** A stream's events as today's `evolve` expects them. */
+export async function eventsOf(db: Sequelize, stream: string): Promise<LedgerEvent[]> {
+  const found = await rows<EventRow>(db, `SELECT ${columns} FROM events WHERE stream = $1 ORDER BY seq`, [stream])
+  return found.map(row => upcast(stored(row)))
+}
+
+/** Events after a position, oldest first, at most `limit`. */
+export async function eventsAfter(db: Sequelize, position: number, limit: number): Promise<LedgerEvent[]> {
+  const found = await rows<EventRow>(db, `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT $2`, [position, limit])
+  return found.map(row => upcast(stored(row)))
+}
+
+export async function lastPosition(db: Sequelize): Promise<number> {
+  const [row] = await rows<{ last: number | null }>(db, 'SELECT max(position) AS last FROM events')
+  return row?.last ?? 0
+}
+
+/** The first break in any stream's chain, or null when every event follows from the one before. Reads in pages. */
+export async function firstBreak(db: Sequelize, progress: (position: number) => void = () => {}): Promise<{ position: number, stream: string, seq: number } | null> {
+  const last = new Map<string, { hash: string, seq: number }>()
+  for (let position = 0; ;) {
+    const page = await rows<EventRow>(db, `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT 5000`, [position])
+    if (page.length === 0) return null
+    for (const row of page) {
+      const event = stored(row)
+      const before = last.get(event.stream) ?? { hash: chainStart, seq: 0 }
+      if (event.seq !== before.seq + 1 || event.hash !== eventHash(before.hash, event)) return { position: event.position, stream: event.stream, seq: event.seq }
+      last.set(event.stream, { hash: event.hash, seq: event.seq })
+    }
+    position = page.at(-1)!.position
+    progress(position)
+  }
+}

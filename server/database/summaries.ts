@@ -1,0 +1,119 @@
+import type { Sequelize } from 'sequelize'
+import { countEdition, figures } from '#core/edition/count'
+import { awaitingLayers } from '#core/edition/stack'
+import { isLive, setupInForce, type EditionState } from '#core/edition/state'
+import { stateWord } from '#core/edition/stops'
+import { type LedgerEvent, streamId, streamKind } from '#core/ledger/envelope'
+import { emptyState, evolve, type StreamState } from '#core/ledger/streams'
+import { goal } from '#core/plan/plan'
+import { outlook } from '#core/run/outlook'
+import type { BatchState } from '#core/stores/batch'
+import type { LotState } from '#core/stores/lot'
+import type { PressState } from '#core/stores/press'
+import type { BatchSummary, EditionSummary, LotSummary, PressSummary } from '#shared/replies/replies'
+import { rows } from './connections'
+import { eventsOf, lastPosition } from './events'
+
+/** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
+export const summaryVersion = 1
+
+/** Strokes kept for the small tally on the floor. */
+const strokesShown = 25
+
+export interface SummaryRow { stream: string, kind: string, version: number, title: string, state: string, changed_at: string, data: string }
+
+function editionSummary(state: EditionState): EditionSummary {
+  const at = figures(state)
+  const count = countEdition(state)
+  const waiting = awaitingLayers(state)
+  const look = outlook(state)
+  const pulls = state.pulls.filter(pull => pull.disputed === null)
+  const last = pulls.at(-1)
+  const layer = state.layers.find(l => l.id === last?.layerId) ?? state.layers[0]
+  return {
+    id: streamId(state.stream), title: state.title, artist: state.plan?.artist ?? '', method: state.plan?.method ?? '', state: stateWord(state),
+    goal: state.plan ? goal(state.plan) : 0, size: state.plan?.size ?? 0, made: at.made, good: at.good, doubtful: at.doubtful, rejects: at.rejects,
+    signed: at.signed, numbered: at.numbered, impressions: state.pulls.filter(isLive).length, balances: count.balances, disputed: count.disputed,
+    layers: state.layers.length, layerName: layer?.name ?? '', pressName: layer ? setupInForce(layer)?.pressName ?? '' : '',
+    left: waiting.length, chance: look.chance, minutesLeft: look.minutesLeft, due: state.plan?.due ?? null,
+    strokes: pulls.filter(pull => pull.layerId === layer?.id).slice(-strokesShown).map(pull => ({
+      kind: pull.kind, verdict: pull.verdict, bat: state.bat?.pullId === pull.pullId, voided: pull.voided,
+    })),
+    lastPullAt: last?.at ?? null, lastPullBy: last?.by ?? null, changedAt: state.changedAt,
+  }
+}
+
+function lotSummary(state: LotState): LotSummary {
+  const { name, maker, width, height, weight, price, left, bought, seq } = state
+  return { id: streamId(state.stream), name, maker, width, height, weight, price, left, bought, seq }
+}
+
+function batchSummary(state: BatchState): BatchSummary {
+  const { name, family, colour, components, left, mixed, seq } = state
+  return { id: streamId(state.stream), name, family, colour, components, left, mixed, seq }
+}
+
+function pressSummary(state: PressState): PressSummary {
+  return { id: streamId(state.stream), name: state.name, kind: state.kind, divisions: state.divisions }
+}
+
+/** A stream's line for the lists, or null for streams that have none. */
+export function summaryRow(state: StreamState, changedAt: string): SummaryRow | null {
+  const kind = streamKind(state.stream)
+  const row = (title: string, word: string, data: object): SummaryRow => ({
+    stream: state.stream, kind, version: summaryVersion, title, state: word, changed_at: changedAt, data: JSON.stringify(data),
+  })
+  switch (kind) {
+    case 'edition': {
+      const edition = state as EditionState
+      return edition.plan === null ? null : row(edition.title, stateWord(edition), editionSummary(edition))
+    }
+    case 'lot': return row((state as LotState).name, '', lotSummary(state as LotState))
+    case 'batch': return row((state as BatchState).name, '', batchSummary(state as BatchState))
+    case 'press': return row((state as PressState).name, '', pressSummary(state as PressState))
+    default: return null
+  }
+}
+
+/** Insert or replace summaries, on the connection that writes. */
+export async function putSummaries(db: Sequelize, given: SummaryRow[]): Promise<void> {
+  if (given.length === 0) return
+  const places = given.map(() => '(?, ?, ?, ?, ?, ?, ?)').join(', ')
+  await db.query(
+    `INSERT INTO summaries (stream, kind, version, title, state, changed_at, data) VALUES ${places}
+     ON CONFLICT (stream) DO UPDATE SET version = excluded.version, title = excluded.title, state = excluded.state, changed_at = excluded.changed_at, data = excluded.data`,
+    { replacements: given.flatMap(row => [row.stream, row.kind, row.version, row.title, row.state, row.changed_at, row.data]) },
+  )
+}
+
+/** The summary of a stream as the ledger alone tells it. */
+export function summaryFromEvents(stream: string, events: readonly LedgerEvent[]): SummaryRow | null {
+  return events.length === 0 ? null : summaryRow(events.reduce(evolve, emptyState(stream)), events.at(-1)!.recordedAt)
+}
+
+/**
+ * Rebuild summaries that are missing or of an older version, in pages; stops and goes on where it was, since a page
+ * done is a page kept.
+ */
+export async function rebuildSummaries(writer: Sequelize, long: Sequelize, progress: (done: number, of: number) => void = () => {}): Promise<number> {
+  if (await lastPosition(long) === 0) return 0
+  const [{ of } = { of: 0 }] = await rows<{ of: number }>(long, staleStreams('count(*) AS of'), [summaryVersion])
+  let done = 0
+  for (;;) {
+    const stale = await rows<{ stream: string }>(long, `${staleStreams('e.stream AS stream')} LIMIT 50`, [summaryVersion])
+    if (stale.length === 0) return done
+    const page: SummaryRow[] = []
+    for (const { stream } of stale) {
+      const row = summaryFromEvents(stream, await eventsOf(long, stream))
+      if (row) page.push(row)
+    }
+    await putSummaries(writer, page)
+    done += stale.length
+    progress(done, of)
+  }
+}
+
+function staleStreams(what: string): string {
+  return `SELECT ${what} FROM (SELECT stream FROM events WHERE seq = 1 AND stream <> 'studio') AS e
+    LEFT JOIN summaries AS s ON s.stream = e.stream WHERE s.version IS NULL OR s.version < $1`
+}

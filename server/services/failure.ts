@@ -1,0 +1,12 @@
+import { createError } from 'h3'
+import type { Refusal } from '#core/ledger/envelope'
+
+const statusOf: Record<string, number> = {
+  'invalid': 400, 'not-signed-in': 401, 'wrong-secret': 401, 'not-allowed': 403, 'wait': 429, 'too-large': 413,
+  'unknown-edition': 404, 'unknown-person': 404, 'stale': 409, 'reused-id': 409, 'disk-full': 507, 'busy': 503, 'storage': 503,
+}
+
+/** A refusal as an HTTP failure. */
+export function failure(refusal: Refusal): Error {
+  return createError({ statusCode: statusOf[refusal.code] ?? 422, statusMessage: refusal.code, data: refusal })
+}

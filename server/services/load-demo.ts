@@ -1,0 +1,41 @@
+import { v7 as uuid } from 'uuid'
+import { fillPressroom } from '../../demo/pressroom'
+import type { CommandRequest } from '#shared/commands/envelope'
+import type { Pressroom } from './pressroom'
+import { takeCommand } from './take-command'
+
+/** Random bytes that are the same on every start, so that the demo is too. */
+function steadyRandom(seed: number): () => Uint8Array {
+  let state = seed
+  const byte = () => {
+    // Mulberry32.
+    state = (state + 0x6D2B79F5) | 0
+    let t = Math.imul(state ^ (state >>> 15), 1 | state)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) & 0xFF
+  }
+  return () => Uint8Array.from({ length: 16 }, byte)
+}
+
+/** Fill an empty pressroom with the demo, through the services that real use goes through. */
+export async function loadDemo(room: Pressroom): Promise<void> {
+  if (!room.people.isEmpty) return
+  const random = steadyRandom(2026)
+  let manager: { id: string, role: 'manager' } | null = null
+  await fillPressroom({
+    now: Date.now(),
+    newId: at => uuid({ msecs: at, random: random() }),
+    person: async (name, role, secret) => {
+      const result = await room.people.add(name, role, secret, manager)
+      if ('refusal' in result) throw new Error(result.refusal.message)
+      manager ??= { id: result.person.id, role: 'manager' }
+      return result.person.id
+    },
+    give: async (by, stream, type, data, at, expectedSeq) => {
+      const id = uuid({ msecs: at, random: random() })
+      const request: CommandRequest = { commandId: id, device: 'demo', by, occurredAt: new Date(at).toISOString(), type, stream, data, expectedSeq }
+      const reply = await takeCommand(room, room.people.get(by)!, request)
+      return { seq: reply.seq, id }
+    },
+  })
+}

@@ -1,0 +1,40 @@
+import type { EditionState } from '#core/edition/state'
+import { streamKind } from '#core/ledger/envelope'
+import { catalogue } from '#shared/commands/catalogue'
+import type { CommandRequest } from '#shared/commands/envelope'
+import { check } from '#shared/check'
+import type { CommandReply } from '#shared/replies/replies'
+import type { Person } from './people'
+import type { Pressroom } from './pressroom'
+import { failure } from './failure'
+
+/**
+ * One command from a browser: shape checked, who did it settled, put before the ledger.
+ * @throws a failure that says what to do; nothing was stored then
+ */
+export async function takeCommand(room: Pressroom, person: Person, request: CommandRequest): Promise<CommandReply> {
+  const shape = catalogue[streamKind(request.stream)]?.[request.type]
+  if (!shape) throw failure({ code: 'invalid', field: 'type', message: `“${request.type}” is not something that can be done to ${streamKind(request.stream)}.` })
+  const checked = check(shape, request.data)
+  if ('refusal' in checked) throw failure(checked.refusal)
+  const by = request.by === person.id ? person : room.people.get(request.by)
+  if (!by) throw failure({ code: 'invalid', field: 'by', message: 'The person named is not in the studio. Sign in again.' })
+  const answer = await room.ledger.submit({
+    command: { type: request.type, stream: request.stream, data: JSON.parse(JSON.stringify(checked.value)), expectedSeq: request.expectedSeq },
+    // What may be done follows from who hands it in, never from who is named.
+    context: { personId: by.id, role: person.role, commandId: request.commandId, occurredAt: request.occurredAt },
+    device: request.device,
+    via: by.id === person.id ? null : person.id,
+  })
+  switch (answer.status) {
+    case 'stored': return await withHandOut(room, request, answer.reply)
+    case 'conflict': throw failure({ code: 'reused-id', message: 'This command id was used for something else already. Reload the page.' })
+    default: throw failure(answer.refusal)
+  }
+}
+
+async function withHandOut(room: Pressroom, request: CommandRequest, reply: CommandReply): Promise<CommandReply> {
+  if (request.type !== 'pull') return reply
+  const state = await room.ledger.read<EditionState>(request.stream)
+  return { ...reply, handOut: room.handOuts.next(state, (request.data as { layerId: string }).layerId, request.device, Date.now()) }
+}

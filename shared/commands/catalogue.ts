@@ -1,0 +1,25 @@
+import { AmendSize, CloseEdition, Curate, GiveNumbers, NameSheet, NameSheetWithReason, Reason, SpoilSheet, WithdrawNumbers } from './finishing'
+import { AddLayer, ChangeLayer, ChangePlan, SetPress, SetZones, StartEdition, Tear } from './planning'
+import { Adjust, DeclareDry, JudgePull, NameLayer, NamePull, NamePullWithReason, PullTap, SettleDispute, VoidAdjustment } from './pulling'
+import { AddLot, AddPress, CountLot, DrawInk, MixBatch, ReweighBatch, SetStudio } from './stores'
+
+type RequestClass = new () => object
+
+/** What each command of a browser must look like, by stream kind and type. People are changed by their own routes. */
+export const catalogue: Record<string, Record<string, RequestClass>> = {
+  edition: {
+    'start-edition': StartEdition, 'change-plan': ChangePlan, 'add-layer': AddLayer, 'change-layer': ChangeLayer,
+    'set-zones': SetZones, 'set-press': SetPress, 'tear': Tear,
+    'pull': PullTap, 'judge-pull': JudgePull, 'void-pull': NamePullWithReason, 'restore-pull': NamePull,
+    'settle-dispute': SettleDispute, 'adjust': Adjust, 'void-adjustment': VoidAdjustment, 'set-bat': NamePullWithReason,
+    'declare-dry': DeclareDry, 'cut-further': NameLayer,
+    'spoil-sheet': SpoilSheet, 'recover-sheet': NameSheetWithReason, 'split-sheet': NameSheet, 'curate': Curate,
+    'give-numbers': GiveNumbers, 'withdraw-numbers': WithdrawNumbers, 'sign': NameSheet,
+    'withdraw-signing': NameSheetWithReason, 'destroy-print': NameSheetWithReason, 'amend-size': AmendSize,
+    'close': CloseEdition, 'reopen': Reason,
+  },
+  lot: { 'add-lot': AddLot, 'count-lot': CountLot },
+  batch: { 'mix-batch': MixBatch, 'draw-ink': DrawInk, 'reweigh-batch': ReweighBatch },
+  press: { 'add-press': AddPress },
+  studio: { 'set-studio': SetStudio },
+}

@@ -1,0 +1,31 @@
+import { IsInt, IsISO8601, IsObject, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator'
+
+const commandIdPattern = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
+
+/** How a command travels from a browser to the ledger. */
+export class CommandRequest {
+  @Matches(commandIdPattern, { message: 'commandId must be a UUID of version 7' })
+  commandId!: string
+
+  @IsString() @Length(1, 64)
+  device!: string
+
+  /** Id of the person who did it; the session may by then be another's. */
+  @IsString() @Length(1, 64)
+  by!: string
+
+  @IsISO8601() @Length(20, 30)
+  occurredAt!: string
+
+  @IsString() @Length(1, 40)
+  type!: string
+
+  @Matches(/^(studio|(edition|lot|batch|press):[0-9A-Za-z-]{1,64})$/, { message: 'stream must name an edition, lot, batch, press or the studio' })
+  stream!: string
+
+  @IsOptional() @IsInt() @Min(0) @Max(10_000_000)
+  expectedSeq?: number
+
+  @IsObject()
+  data!: object
+}

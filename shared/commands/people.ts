@@ -1,0 +1,33 @@
+import { IsBoolean, IsIn, IsOptional, IsString, Length, MaxLength } from 'class-validator'
+import type { Role } from '#core/ledger/envelope'
+import { lineCustoms, type LineCustom } from '#core/plan/plan'
+
+export const roles: readonly Role[] = ['manager', 'instructor', 'member', 'student']
+
+const secretRule = { message: 'a PIN or passphrase has 4 to 200 characters' }
+
+export class SignIn {
+  @IsString() @Length(1, 64) personId!: string
+  @IsString() @MaxLength(200) secret!: string
+}
+
+export class AddPerson {
+  @IsString() @Length(1, 80, { message: 'name the person in 1 to 80 characters' }) name!: string
+  @IsIn(roles) role!: Role
+  @IsString() @Length(4, 200, secretRule) secret!: string
+}
+
+export class ChangePerson {
+  @IsString() @Length(1, 80, { message: 'name the person in 1 to 80 characters' }) name!: string
+  @IsIn(roles) role!: Role
+  @IsBoolean() active!: boolean
+  @IsOptional() @IsString() @Length(4, 200, secretRule) secret?: string
+}
+
+export class SetUpStudio {
+  @IsString() @Length(1, 80, { message: 'name the pressroom in 1 to 80 characters' }) studio!: string
+  @IsString() @Length(1, 80, { message: 'name the manager in 1 to 80 characters' }) name!: string
+  @IsString() @Length(4, 200, secretRule) secret!: string
+  @IsIn(lineCustoms) line!: LineCustom
+  @IsString() @Length(1, 8) currency!: string
+}

@@ -1,0 +1,54 @@
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator'
+import { type AdjustmentKind, adjustmentKinds, type ProofKind, proofKinds, type PullKind, pullKinds, type Rescue, rescues, type Verdict, verdicts } from '#core/print/verdicts'
+
+class Judgement {
+  @IsIn(verdicts) verdict!: Verdict
+  @IsArray() @ArrayMaxSize(10) @IsString({ each: true }) @MaxLength(20, { each: true }) faults!: string[]
+  @IsOptional() @IsIn(rescues) rescued!: Rescue | null
+}
+
+export class PullTap extends Judgement {
+  @IsString() @Length(1, 64) layerId!: string
+  @IsIn(pullKinds) kind!: PullKind
+  @IsOptional() @IsIn(proofKinds) proofKind!: ProofKind | null
+  @IsArray() @ArrayMaxSize(4) @IsInt({ each: true }) @Min(1, { each: true }) @Max(20_000, { each: true }) sheetIds!: number[]
+  @IsBoolean() wetOnWet!: boolean
+  @IsInt() @Min(0) setupSeq!: number
+  @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(64, { each: true }) batchIds!: string[]
+}
+
+export class JudgePull extends Judgement {
+  @IsString() @Length(1, 64) pullId!: string
+  @IsString() @MaxLength(500) reason!: string
+}
+
+export class NamePull {
+  @IsString() @Length(1, 64) pullId!: string
+}
+
+export class NamePullWithReason extends NamePull {
+  @IsString() @MaxLength(500) reason!: string
+}
+
+export class SettleDispute extends NamePullWithReason {
+  @IsIn(['void', 'move']) outcome!: 'void' | 'move'
+  @IsOptional() @IsInt() @Min(1) sheetId!: number | null
+}
+
+export class Adjust {
+  @IsString() @Length(1, 64) layerId!: string
+  @IsIn(adjustmentKinds) kind!: AdjustmentKind
+  @IsString() @MaxLength(200) note!: string
+}
+
+export class VoidAdjustment {
+  @IsString() @Length(1, 64) adjustmentId!: string
+}
+
+export class NameLayer {
+  @IsString() @Length(1, 64) layerId!: string
+}
+
+export class DeclareDry extends NameLayer {
+  @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
+}

@@ -1,0 +1,21 @@
+import { Type } from 'class-transformer'
+import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
+
+export const editionStates = ['planned', 'proving', 'pulling', 'numbering', 'signing', 'closed'] as const
+
+export class EditionsQuery {
+  @IsOptional() @IsString() @MaxLength(120) search?: string
+  @IsOptional() @IsIn(editionStates) state?: string
+  /** Key of the last line of the page before. */
+  @IsOptional() @IsString() @MaxLength(200) after?: string
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(200) limit?: number
+}
+
+export class LiveQuery {
+  @IsOptional() @Type(() => Number) @IsInt() @Min(0) after?: number
+}
+
+export class HandOutRequest {
+  @IsString() @MaxLength(64) layerId!: string
+  @IsString() @MaxLength(64) device!: string
+}
