@@ -1,5 +1,8 @@
 import type { EditionCommands, EditionCommandType } from '#core/edition/commands'
 import type { Role } from '#core/ledger/envelope'
+import type { AdjustmentKind } from '#core/print/verdicts'
+
+const adjustments: Record<string, AdjustmentKind> = { '+': 'ink-more', '-': 'ink-less', 'p': 'pressure-more', 'k': 'packing' }
 
 /** What the demo needs of a running pressroom: people, and the same commands as anyone gives. */
 export interface Desk {
@@ -86,24 +89,21 @@ export class EditionInHand {
   }
 
   /**
-   * Pull sheet after sheet. In `verdicts` a dot is good, `d` doubtful, `r` reject (with the next of `faults`), `+` and
-   * `-` an ink pass more or fewer, `p` more pressure, `k` a change of packing, `b` a pull burnished after the press.
+   * Pull sheet after sheet, good but for what `events` says of the first, second … of them: `d salt` doubtful and
+   * `r slur` reject with a fault, `b` burnished after the press; `+` or `-` an ink pass more or fewer before it, `p`
+   * more pressure, `k` a change of packing.
    */
-  async run(layer: number, sheets: readonly number[], verdicts: string, faults: readonly string[], minutes: number): Promise<this> {
+  async run(layer: number, sheets: readonly number[], events: Record<number, string>, minutes: number): Promise<this> {
     const layerId = this.layers[layer]!
-    const waiting = [...faults]
-    let next = 0
-    for (const sign of verdicts) {
-      if ('+-pk'.includes(sign)) {
-        await this.give('adjust', { layerId, kind: sign === '+' ? 'ink-more' : sign === '-' ? 'ink-less' : sign === 'p' ? 'pressure-more' : 'packing', note: '' })
-        continue
-      }
+    for (const [i, sheetId] of sheets.entries()) {
+      const [sign = '', fault] = (events[i + 1] ?? '').split(' ')
+      const adjustment = adjustments[sign]
+      if (adjustment) await this.give('adjust', { layerId, kind: adjustment, note: '' })
       // A printer's pace wavers; this waver is the same on every start.
-      this.wait(minutes * (0.8 + 0.1 * (next % 5)))
-      const verdict = sign === 'd' ? 'doubtful' : sign === 'r' ? 'reject' : 'good'
-      const fault = sign === 'd' || sign === 'r' ? waiting.shift() : undefined
-      await this.pull(layer, sheets[next]!, { verdict, faults: fault ? [fault] : [], rescued: sign === 'b' ? 'burnished' : null })
-      next += 1
+      this.wait(minutes * (0.8 + 0.1 * (i % 5)))
+      await this.pull(layer, sheetId, {
+        verdict: sign === 'd' ? 'doubtful' : sign === 'r' ? 'reject' : 'good', faults: fault ? [fault] : [], rescued: sign === 'b' ? 'burnished' : null,
+      })
     }
     return this
   }

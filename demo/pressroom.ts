@@ -59,7 +59,7 @@ async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promise<void>
   await edition.press(0, stores.long, 1, 4, packing)
   await edition.tear(stores.laid, 7, 28)
   await edition.prove(0, 1, 3)
-  await edition.run(0, upTo(1, 26), '....d..+.......r...b.....p...', ['salt', 'slur'], 3)
+  await edition.run(0, upTo(1, 26), { 5: 'd salt', 8: '+', 15: 'r slur', 19: 'b', 24: 'p' }, 3)
   await edition.wait(3 * 24 * 60).dry(0, upTo(1, 26))
   await finish(edition, upTo(1, 26).filter(id => id !== 5 && id !== 15), [5], 20, 2, 22)
   await edition.wait(60).give('close', { note: 'Block cancelled with a scored line; one cancellation proof kept in the drawer.' })
@@ -72,7 +72,7 @@ async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<void> {
   await edition.press(0, stores.platen, 0, 0, packing)
   await edition.tear(stores.board, 6, 22)
   await edition.prove(0, 2, 2)
-  await edition.run(0, upTo(1, 22), '......d....r.......d....', ['hickey', 'fill', 'pale'], 4)
+  await edition.run(0, upTo(1, 22), { 7: 'd hickey', 12: 'r fill', 20: 'd pale' }, 4)
   await edition.wait(2 * 24 * 60).dry(0, upTo(1, 22).filter(id => id !== 12))
 }
 
@@ -83,7 +83,7 @@ async function tideTable(desk: Desk, by: string, stores: Stores): Promise<void> 
   await edition.press(0, stores.long, 1, 2, packing)
   await edition.tear(stores.kozo, 4, 16)
   await edition.prove(0, 1, 2)
-  await edition.run(0, upTo(1, 16), '.....r....+......', ['crease'], 3)
+  await edition.run(0, upTo(1, 16), { 6: 'r crease', 11: '+' }, 3)
   await edition.wait(3 * 24 * 60).dry(0, upTo(1, 16))
   await finish(edition, upTo(1, 16).filter(id => id !== 6), [], 12, 1, 7)
 }
@@ -103,17 +103,17 @@ async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<vo
   await edition.tear(stores.laid, 9, 34)
   await edition.prove(0, 1, 2)
   await edition.give('spoil-sheet', { sheetId: 34, fault: 'handling', reason: 'dented in tearing' })
-  await edition.run(0, upTo(1, 33), '..........+...........r...........', ['slur'], 2.5)
+  await edition.run(0, upTo(1, 33), { 11: '+', 22: 'r slur' }, 2.5)
   await edition.wait(4 * 24 * 60).dry(0, upTo(1, 33))
   await edition.give('cut-further', { layerId: edition.layers[0]! })
   const second = upTo(1, 33).filter(id => id !== 22).reverse()
-  await edition.run(1, second, '....r........p......r...........', ['register', 'register'], 2.5)
+  await edition.run(1, second, { 5: 'r register', 14: 'p', 20: 'r register' }, 2.5)
   await edition.wait(5 * 24 * 60).dry(1, second)
   await edition.give('cut-further', { layerId: edition.layers[1]! })
   const third = second.filter((_, i) => i !== 4 && i !== 19).reverse()
   edition.at = desk.now - 2.6 * hour
   await edition.prove(2, 1, 0)
-  await edition.run(2, third.slice(0, 23), '....d..+.r....... .-r...d..'.replace(' ', ''), ['salt', 'salt', 'register', 'pale'], 5)
+  await edition.run(2, third.slice(0, 23), { 5: 'd salt', 8: '+', 9: 'r salt', 17: '-', 18: 'r register', 21: 'd pale' }, 5)
 }
 
 /** A single layer in black, half way through its pulls, at the platen now. */
@@ -123,7 +123,7 @@ async function harbourScales(desk: Desk, by: string, stores: Stores): Promise<vo
   await edition.press(0, stores.platen, 0, 0, packing)
   await edition.tear(stores.laid, 10, 38)
   await edition.prove(0, 2, 2, 2)
-  await edition.run(0, upTo(1, 20), '.............d+..r....', ['pale', 'salt'], 3.4)
+  await edition.run(0, upTo(1, 20), { 14: 'd pale', 15: '+', 18: 'r salt' }, 3.4)
 }
 
 /** Two blocks and a blended roll, still being proved. */
@@ -149,14 +149,17 @@ async function weighbridge(desk: Desk, by: string, stores: Stores): Promise<void
   await edition.press(0, stores.table, 0, 0, [{ name: 'cover sheet', thickness: 0.05 }])
   await edition.tear(stores.kozo, 12, 12)
   await edition.prove(0, 1, 2, 10)
-  await edition.run(0, upTo(1, 12), '.d.r....r.b.', ['pale', 'slur', 'crease'], 14)
+  await edition.run(0, upTo(1, 12), { 2: 'd pale', 4: 'r slur', 9: 'r crease', 11: 'b' }, 14)
   await edition.wait(2 * 24 * 60).dry(0, upTo(1, 12).filter(id => id !== 4 && id !== 9))
-  await edition.run(1, [12, 11, 10], '.r.', ['slur'], 16)
+  await edition.run(1, [12, 11, 10], { 2: 'r slur' }, 16)
 }
 
 /** An evening class: each student makes an edition of five. */
 async function eveningClass(desk: Desk, students: [string, string][], stores: Stores): Promise<void> {
-  const runs = ['...r.', '.dr.r', '..', '....', '.']
+  const runs: { pulls: number, events: Record<number, string> }[] = [
+    { pulls: 5, events: { 4: 'r salt' } }, { pulls: 5, events: { 2: 'd salt', 3: 'r salt', 5: 'r salt' } },
+    { pulls: 2, events: {} }, { pulls: 4, events: {} }, { pulls: 1, events: {} },
+  ]
   for (const [i, [id, name]] of students.entries()) {
     const edition = await new EditionInHand(desk, id, desk.now - (80 + 7 * i) * 60_000).start({
       title: `Kettle, ${name.split(' ')[0]}`, plan: plan(name, 5, { proofs: { AP: 0, PP: 0, HC: 0 } }),
@@ -165,7 +168,7 @@ async function eveningClass(desk: Desk, students: [string, string][], stores: St
     await edition.tear(stores.laid, 2, 7)
     await edition.wait(10).pull(0, null, { kind: 'practice' })
     await edition.prove(0, 0, 2, 5)
-    await edition.run(0, upTo(1, 7), runs[i]!, ['salt', 'salt', 'salt'], 6)
+    await edition.run(0, upTo(1, runs[i]!.pulls), runs[i]!.events, 6)
   }
 }
 
