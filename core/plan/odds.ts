@@ -72,7 +72,7 @@ function throughGroup(group: PassGroup, after: Float64Array, from: number): Floa
  */
 export function chanceBySheets(groups: readonly PassGroup[], goal: number, most: number): Float64Array {
   if (most > mostSheets) throw new RangeError(`At most ${mostSheets} sheets; ${most} were asked for.`)
-  let chance = Float64Array.from({ length: most + 1 }, (_, n) => (n >= goal ? 1 : 0))
+  let chance: Float64Array = Float64Array.from({ length: most + 1 }, (_, n) => (n >= goal ? 1 : 0))
   for (const group of [...groups].reverse()) if (group.layers > 0) chance = throughGroup(group, chance, goal)
   return chance
 }

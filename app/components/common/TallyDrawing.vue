@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { drawTally, type Stroke } from '~/drawings/tally'
+
+const props = withDefaults(defineProps<{ strokes: Stroke[], cell?: number, tall?: number, label?: string, still?: boolean }>(), {
+  cell: 18, tall: 3, label: '', still: false,
+})
+const chosen = defineModel<string | null>('chosen', { default: null })
+const svg = useTemplateRef<SVGSVGElement>('svg')
+
+function draw() {
+  if (!svg.value) return
+  drawTally(svg.value, props.strokes, { cell: props.cell, tall: props.tall })
+  const current = chosen.value ?? props.strokes.at(-1)?.key
+  for (const group of svg.value.querySelectorAll<SVGGElement>('g.stroke')) {
+    // One stop for Tab, arrows within: a run of hundreds must not be hundreds of stops.
+    group.setAttribute('tabindex', !props.still && group.dataset.key === current ? '0' : '-1')
+    group.classList.toggle('is-chosen', group.dataset.key === chosen.value)
+  }
+}
+
+onMounted(draw)
+watch(() => [props.strokes, props.cell, props.tall, chosen.value], draw, { flush: 'post' })
+
+const counts = computed(() => {
+  const number = (test: (stroke: Stroke) => boolean) => props.strokes.filter(test).length
+  const pulls = (verdict: string) => number(s => s.kind === 'pull' && s.verdict === verdict)
+  return `${props.label ? `${props.label}: ` : ''}${pulls('good')} good, ${pulls('doubtful')} doubtful, ${pulls('reject')} rejects, ${number(s => s.kind === 'proof')} proofs, ${number(s => s.kind === 'warm-up')} warm-up.`
+})
+
+function choose(event: Event) {
+  const key = (event.target as Element).closest<SVGGElement>('g.stroke')?.dataset.key
+  if (key && !props.still) chosen.value = key
+}
+
+function step(event: KeyboardEvent) {
+  const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 25, ArrowUp: -25 }[event.key]
+  if (by === undefined || props.still) return
+  event.preventDefault()
+  const at = props.strokes.findIndex(stroke => stroke.key === chosen.value)
+  const next = props.strokes[Math.min(props.strokes.length - 1, Math.max(0, at + by))]
+  if (!next) return
+  chosen.value = next.key
+  void nextTick(() => svg.value?.querySelector<SVGGElement>('g.is-chosen')?.focus())
+}
+</script>
+
+<template>
+  <div class="tally" :class="{ still }">
+    <svg ref="svg" role="group" :aria-label="counts" @click="choose" @focusin="choose" @keydown="step" />
+  </div>
+</template>

@@ -1,0 +1,88 @@
+import { computed, ref } from 'vue'
+import type { EditionCommands } from '#core/edition/commands'
+import { isDryFor, nextSheet, stackFor } from '#core/edition/stack'
+import type { AdjustmentKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
+import { useEdition } from '~/stores/edition'
+import { useSession } from '~/stores/session'
+import { useLayerChoice } from './layer-choice'
+
+/** What a station at the press can do, each in one action. */
+export function useBench(wantedLayer: string) {
+  const edition = useEdition()
+  const session = useSession()
+  const { layerId, layer } = useLayerChoice(wantedLayer)
+  /** Proofs and warm-up on an edition sheet instead of newsprint. */
+  const onGoodPaper = ref(false)
+  const wetOnWet = ref(false)
+
+  const stack = computed(() => (edition.state && layer.value ? stackFor(edition.state, layer.value) : []))
+  /** The sheet this station takes next: the one handed to it while it is still there, else the next that no other holds. */
+  const sheet = computed(() => {
+    if (!edition.state || !layer.value) return undefined
+    const handed = stack.value.find(s => s.id === edition.handOut?.sheetId)
+    return handed ?? nextSheet(edition.state, layer.value, new Set(edition.handOut?.heldByOthers ?? [])) ?? stack.value[0]
+  })
+  const undried = computed(() => (edition.state && layer.value ? stack.value.filter(s => !isDryFor(edition.state!, s, layer.value!)).map(s => s.id) : []))
+
+  const mine = computed(() => (edition.state?.pulls ?? []).filter(pull => pull.by === session.person?.id && pull.layerId === layerId.value))
+  const last = computed(() => (edition.state?.pulls ?? []).findLast(pull => !pull.voided && pull.disputed === null && pull.layerId === layerId.value))
+  const lastVoided = computed(() => mine.value.findLast(pull => pull.voided && pull.disputed === null))
+
+  function data(kind: PullKind, verdict: Verdict): EditionCommands['pull'] {
+    const takesSheet = kind === 'pull' || onGoodPaper.value
+    return {
+      layerId: layerId.value, kind, proofKind: kind === 'proof' ? 'WP' : null, verdict, sheetIds: takesSheet && sheet.value ? [sheet.value.id] : [],
+      faults: [], rescued: null, wetOnWet: wetOnWet.value, setupSeq: layer.value?.setups.at(-1)?.seq ?? 0,
+      batchIds: layer.value?.zones.map(zone => zone.batchId).filter((id): id is string => id !== null) ?? [],
+    }
+  }
+
+  /** One tap a pull. Taps that follow one another quickly wait their turn, so that each takes its own sheet. */
+  let turn: Promise<unknown> = Promise.resolve()
+  function inTurn<Result>(act: () => Promise<Result>): Promise<Result> {
+    const result = turn.then(act)
+    turn = result.catch(() => undefined)
+    return result
+  }
+
+  const pull = (kind: PullKind, verdict: Verdict = 'good') => inTurn(() => edition.tap('pull', data(kind, verdict)))
+
+  const nameFault = (key: string) => inTurn(async () => {
+    const pulled = last.value
+    if (!pulled) return
+    const faults = pulled.faults.includes(key) ? pulled.faults.filter(other => other !== key) : [...pulled.faults, key]
+    await edition.tap('judge-pull', { pullId: pulled.pullId, verdict: pulled.verdict, faults, rescued: pulled.rescued, reason: '' })
+  })
+
+  const rescue = (how: Rescue) => inTurn(async () => {
+    const pulled = last.value
+    if (pulled) await edition.tap('judge-pull', { pullId: pulled.pullId, verdict: pulled.verdict, faults: pulled.faults, rescued: pulled.rescued === how ? null : how, reason: '' })
+  })
+
+  const adjust = (kind: AdjustmentKind) => inTurn(() => edition.tap('adjust', { layerId: layerId.value, kind, note: '' }))
+
+  /** Undo: the newest adjustment or pull here, whichever came last. */
+  const takeBack = () => inTurn(async () => {
+    const state = edition.state
+    if (!state) return
+    const adjustment = state.adjustments.findLast(a => !a.voided && a.layerId === layerId.value)
+    if (adjustment && adjustment.afterPull >= (last.value?.ordinal ?? 0)) return void await edition.tap('void-adjustment', { adjustmentId: adjustment.id })
+    if (last.value) await edition.tap('void-pull', { pullId: last.value.pullId, reason: 'taken back at the bench' })
+  })
+
+  const bringBack = () => inTurn(async () => {
+    if (lastVoided.value) await edition.tap('restore-pull', { pullId: lastVoided.value.pullId })
+  })
+
+  const makeBat = () => inTurn(async () => {
+    if (last.value) await edition.tap('set-bat', { pullId: last.value.pullId, reason: edition.state?.bat ? 'a later proof was better' : '' })
+  })
+
+  const declareDry = () => inTurn(async () => {
+    const at = edition.state!.layers.findIndex(l => l.id === layerId.value)
+    const beneath = edition.state!.layers[at - 1]
+    if (beneath) await edition.tap('declare-dry', { layerId: beneath.id, sheetIds: undried.value })
+  })
+
+  return { layerId, layer, onGoodPaper, wetOnWet, stack, sheet, undried, last, lastVoided, pull, nameFault, rescue, adjust, takeBack, bringBack, makeBat, declareDry }
+}

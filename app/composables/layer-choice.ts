@@ -1,0 +1,21 @@
+import { computed, ref } from 'vue'
+import { stackFor } from '#core/edition/stack'
+import { layerOf } from '#core/edition/state'
+import { useEdition } from '~/stores/edition'
+
+/** The layer a page is about: the one chosen, else the first that still has sheets to meet. */
+export function useLayerChoice(wanted = '') {
+  const edition = useEdition()
+  const picked = ref(wanted)
+  const layerId = computed({
+    get: () => {
+      const layers = edition.state?.layers ?? []
+      if (layers.some(layer => layer.id === picked.value)) return picked.value
+      const next = edition.state && layers.find(layer => !layer.cutFurther && stackFor(edition.state!, layer).length > 0)
+      return (next || layers[0])?.id ?? ''
+    },
+    set: (id: string) => { picked.value = id },
+  })
+  const layer = computed(() => (edition.state ? layerOf(edition.state, layerId.value) : undefined))
+  return { layerId, layer }
+}

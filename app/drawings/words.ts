@@ -1,0 +1,38 @@
+/** How long ago, or how long still, as one would say it. */
+export function ago(iso: string | null, now = Date.now()): string {
+  if (!iso) return ''
+  const minutes = Math.round((now - Date.parse(iso)) / 60_000)
+  if (minutes < 1) return 'just now'
+  if (minutes < 60) return `${minutes} min ago`
+  const hours = Math.round(minutes / 60)
+  if (hours < 24) return `${hours} h ago`
+  const days = Math.round(hours / 24)
+  return days === 1 ? 'yesterday' : `${days} days ago`
+}
+
+export function howLong(minutes: number | null): string {
+  if (minutes === null) return ''
+  if (minutes < 90) return `about ${Math.max(1, Math.round(minutes))} min`
+  return `about ${(minutes / 60).toFixed(minutes < 600 ? 1 : 0)} h`
+}
+
+/** A chance as one would stake on it: never a flat 100 or 0 while it is open. */
+export function percent(chance: number): string {
+  if (chance > 0.99 && chance < 1) return '> 99 %'
+  if (chance > 0 && chance < 0.01) return '< 1 %'
+  return `${Math.round(chance * 100)} %`
+}
+
+export function grams(milligrams: number): string {
+  return `${(milligrams / 1000).toFixed(1)} g`
+}
+
+export function date(iso: string | null): string {
+  return iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }) : ''
+}
+
+export function dueIn(iso: string | null, now = Date.now()): string {
+  if (!iso) return ''
+  const days = Math.ceil((Date.parse(iso) - now) / 86_400_000)
+  return days < 0 ? `due ${-days} days ago` : days === 0 ? 'due today' : `due in ${days} days`
+}

@@ -1,0 +1,3 @@
+<template>
+  <main id="content" class="bare" tabindex="-1"><slot /></main>
+</template>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+const session = useSession()
+const outbox = useOutbox()
+const route = useRoute()
+const rooms = [
+  { to: '/', name: 'Floor', tall: 3 },
+  { to: '/editions', name: 'Editions', tall: 2.4 },
+  { to: '/office', name: 'Office', tall: 1.8 },
+]
+const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
+</script>
+
+<template>
+  <div class="house">
+    <a class="skip" href="#content">To the content</a>
+    <header class="plan">
+      <NuxtLink to="/" class="mark" aria-label="Ample Tally, to the floor">Ample<br>Tally</NuxtLink>
+      <nav aria-label="Rooms">
+        <ul>
+          <li v-for="room in rooms" :key="room.to" :class="`tall-${room.tall * 10}`">
+            <NuxtLink :to="room.to" :class="{ 'is-here': here(room.to) }" :aria-current="here(room.to) ? 'page' : undefined">{{ room.name }}</NuxtLink>
+          </li>
+        </ul>
+      </nav>
+      <p v-if="outbox.unsent > 0" class="waiting" role="status">{{ outbox.unsent }} waiting to be stored</p>
+    </header>
+    <div class="room">
+      <p class="who">
+        <template v-if="session.session?.demo"><strong>Demo.</strong> </template>
+        <template v-if="session.person">Signed in: <NuxtLink to="/sign-in">{{ session.person.name }}, {{ session.person.role }}</NuxtLink></template>
+        <NuxtLink v-else to="/sign-in">Sign in</NuxtLink>
+      </p>
+      <main id="content" tabindex="-1"><slot /></main>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { goal } from '#core/plan/plan'
+import { dueIn } from '~/drawings/words'
+
+const route = useRoute()
+const edition = useEdition()
+const id = computed(() => String(route.params.id))
+watch(id, value => void edition.open(value), { immediate: true })
+useHead({ title: () => `${edition.state?.title ?? 'Edition'} · Ample Tally` })
+
+const told = computed(() => {
+  const state = edition.state
+  if (!state?.plan) return ''
+  const { plan } = state
+  const proofs = (['AP', 'PP', 'HC'] as const).filter(series => plan.proofs[series] > 0).map(series => ` + ${plan.proofs[series]} ${series}`).join('')
+  const layers = state.layers.length === 1 ? 'one layer' : `${state.layers.length} layers`
+  return [plan.method, layers, `${plan.size}${proofs}`, state.torn.at(-1)?.lotName, dueIn(plan.due)].filter(Boolean).join(' · ')
+})
+const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 0))
+</script>
+
+<template>
+  <div>
+    <p v-if="edition.problem" class="trouble" role="alert">{{ edition.problem }}</p>
+    <template v-if="edition.state && edition.count">
+      <div class="page-head">
+        <h1>{{ edition.state.title }}</h1>
+        <p class="told">{{ told }}</p>
+        <VBtn v-if="!edition.state.closedAt" class="right no-print" :to="`/bench/${id}`">To the bench</VBtn>
+        <p v-else class="right soft">closed, read only</p>
+      </div>
+      <PaperStrip :stops="edition.strip" :edition-id="id" />
+      <div class="edition-body">
+        <div>
+          <p v-if="edition.message" class="trouble" role="alert">{{ edition.message }}</p>
+          <NuxtPage />
+        </div>
+        <div>
+          <TheCount :count="edition.count" :edition-id="id" />
+          <p class="count-foot count">{{ edition.at?.alive }} alive, {{ wanted }} wanted.</p>
+        </div>
+      </div>
+    </template>
+  </div>
+</template>

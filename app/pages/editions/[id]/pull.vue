@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { layersOn, placeOf } from '#core/edition/places'
+import { stackFor } from '#core/edition/stack'
+import { pullOf, setupInForce } from '#core/edition/state'
+import { streamOf } from '#core/edition/stream'
+import { faultWord } from '#core/print/faults'
+import { goodAt, outlook } from '#core/run/outlook'
+import { strokesOf } from '~/drawings/tally'
+import { howLong, percent } from '~/drawings/words'
+
+const edition = useEdition()
+const session = useSession()
+const { layerId, layer } = useLayerChoice()
+const chosen = ref<string | null>(null)
+const { busy, fault, giving } = useGiving()
+const sheet = ref<number | null>(null)
+const settling = ref<Record<string, { sheetId: string, reason: string }>>({})
+
+const state = computed(() => edition.state!)
+const strokes = computed(() => strokesOf(state.value, layerId.value, edition.isStored, session.nameOf))
+const pull = computed(() => (chosen.value ? pullOf(state.value, chosen.value) : undefined))
+const look = computed(() => outlook(state.value, layerId.value))
+const stages = computed(() => streamOf(state.value))
+const mine = computed(() => state.value.pulls.filter(p => p.layerId === layerId.value && !p.voided && p.disputed === null && p.kind === 'pull'))
+const number = (verdict: string) => mine.value.filter(p => p.verdict === verdict).length
+const faultsNamed = computed(() => {
+  const tally = new Map<string, number>()
+  for (const p of mine.value) if (p.verdict === 'reject') for (const key of p.faults) tally.set(key, (tally.get(key) ?? 0) + 1)
+  return [...tally].sort((a, b) => b[1] - a[1]).map(([key, n]) => `${faultWord(key)} ${n}`).join(', ')
+})
+const toPull = computed(() => (layer.value ? stackFor(state.value, layer.value).length : 0))
+const undried = computed(() => state.value.sheets.filter(s => !s.parts.length && layersOn(state.value, s).includes(layerId.value) && !s.dry.includes(layerId.value)).map(s => s.id))
+const voided = computed(() => state.value.pulls.filter(p => p.voided && p.layerId === layerId.value))
+const disputed = computed(() => state.value.pulls.filter(p => p.disputed && !p.disputed.settled))
+const isReduction = computed(() => state.value.plan?.method === 'reduction')
+const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
+const spoilable = computed(() => state.value.sheets.filter(s => ['blank', 'waiting', 'drying', 'doubtful', 'good'].includes(placeOf(state.value, s).kind)))
+const setting = computed(() => (layer.value ? setupInForce(layer.value) : null))
+
+const settlement = (id: string) => (settling.value[id] ??= { sheetId: '', reason: '' })
+const settle = (pullId: string, outcome: 'void' | 'move') => giving(() => edition.give('settle-dispute', {
+  pullId, outcome, sheetId: outcome === 'move' ? Number(settlement(pullId).sheetId) || null : null, reason: settlement(pullId).reason,
+}))
+const spoil = async () => {
+  if (sheet.value !== null && await edition.tap('spoil-sheet', { sheetId: sheet.value, fault: 'handling', reason: '' })) sheet.value = null
+}
+</script>
+
+<template>
+  <div>
+    <LayerPicker v-model="layerId" :layers="state.layers" />
+    <section v-if="disputed.length > 0" id="disputed" class="part">
+      <div class="part-head"><h2>Disputed pulls</h2><p>stored, not counted; someone who was there settles them</p></div>
+      <ul class="lines">
+        <li v-for="p in disputed" :key="p.pullId" class="dispute">
+          <p><strong>Pull {{ p.ordinal }}</strong>, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') }}, by {{ session.nameOf(p.by) }}. {{ p.disputed!.message }}</p>
+          <VTextField v-model="settlement(p.pullId).reason" label="What really happened" />
+          <VTextField v-model="settlement(p.pullId).sheetId" label="It lies on sheet" inputmode="numeric" />
+          <VBtn class="quiet" :loading="busy" @click="settle(p.pullId, 'move')">Count it there</VBtn>
+          <VBtn class="quiet" :loading="busy" @click="settle(p.pullId, 'void')">Void it</VBtn>
+        </li>
+      </ul>
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    </section>
+    <section class="part">
+      <div class="part-head">
+        <h2>{{ state.layers.length > 1 ? `Layer ${state.layers.findIndex(l => l.id === layerId) + 1}, ${layer?.name}` : layer?.name }}</h2>
+        <p>{{ [layer?.routine, setting?.pressName, layer?.zones.map(zone => zone.batchName).filter(Boolean).join(', ')].filter(Boolean).join(' · ') }}</p>
+      </div>
+      <template v-if="strokes.length > 0">
+        <TallyDrawing v-model:chosen="chosen" :strokes="strokes" :label="layer?.name" />
+        <div class="figures">
+          <span><b>{{ number('good') }}</b>good</span>
+          <span class="d"><b>{{ number('doubtful') }}</b>doubtful</span>
+          <span class="r"><b>{{ number('reject') }}</b>reject <span class="soft">{{ faultsNamed }}</span></span>
+          <span><b>{{ toPull }}</b>to pull<template v-if="look.minutesLeft && toPull > 0">, {{ howLong(look.minutesLeft) }}</template></span>
+          <span class="c"><b>{{ percent(look.chance) }}</b>chance of {{ look.goal }}</span>
+        </div>
+        <p class="soft rests">{{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a guess worth 25 pulls and {{ look.restsOn }} of this edition’s own.</p>
+        <PullLedger v-if="pull" :pull="pull" :sentence="strokes.find(stroke => stroke.key === chosen)?.sentence ?? ''" />
+      </template>
+      <p v-else-if="state.made === 0" class="soft">No paper is torn yet. <NuxtLink :to="`/editions/${edition.id}/paper`">Tear it first</NuxtLink>.</p>
+      <p v-else class="soft">Nothing pulled yet. <NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">Go to the bench</NuxtLink>.</p>
+    </section>
+    <section v-if="state.made > 0" class="part">
+      <div class="part-head"><h2>From torn to here</h2></div>
+      <StreamDrawing :stages="stages" />
+    </section>
+    <section v-if="!state.closedAt && strokes.length > 0" class="part">
+      <div class="part-head"><h2>The stack</h2></div>
+      <div class="buttons first">
+        <VBtn v-if="undried.length > 0" class="quiet" @click="edition.tap('declare-dry', { layerId, sheetIds: undried })">Declare {{ undried.length }} {{ undried.length === 1 ? 'sheet' : 'sheets' }} dry</VBtn>
+        <span v-else class="soft">Every sheet of this layer is declared dry.</span>
+        <VBtn v-if="isReduction && layer && !layer.cutFurther && !isLast" class="quiet" :loading="busy" @click="giving(() => edition.give('cut-further', { layerId }))">The block is cut to its next state</VBtn>
+        <span v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</span>
+      </div>
+      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ look.goal }} wanted, chance {{ percent(look.chance) }}. Once cut, no more of this layer can ever be pulled.</p>
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <form class="spoil" @submit.prevent="spoil">
+        <VSelect v-model="sheet" label="A sheet was spoiled off the press" placeholder="which" :items="spoilable.map(s => ({ value: s.id, title: `sheet ${s.id}` }))" />
+        <VBtn class="quiet" type="submit" :disabled="sheet === null">Spoil it</VBtn>
+      </form>
+    </section>
+    <section v-if="voided.length > 0" class="part">
+      <div class="part-head"><h2>Voided</h2><p>kept in the ledger, not counted</p></div>
+      <ul class="lines"><li v-for="p in voided" :key="p.pullId" class="voided">Pull {{ p.ordinal }}, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') || 'of proof paper' }} <VBtn v-if="!p.disputed" class="quiet" @click="edition.tap('restore-pull', { pullId: p.pullId })">Restore</VBtn></li></ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.rests { font-size: 0.82rem; margin-top: 6px; }
+.first { margin-top: 0; }
+.gate { margin-top: 14px; max-width: 64ch; }
+.spoil { display: grid; grid-template-columns: 260px auto; gap: 20px; align-items: end; justify-content: start; margin-top: 18px; }
+.dispute { display: grid; grid-template-columns: minmax(0, 1fr) 130px auto auto; gap: 10px 18px; align-items: end; } .dispute p { grid-column: 1 / -1; }
+.voided { display: flex; justify-content: space-between; align-items: center; max-width: 520px; }
+@media (max-width: 900px) { .dispute { grid-template-columns: minmax(0, 1fr); } }
+</style>

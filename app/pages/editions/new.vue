@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { v7 } from 'uuid'
+import type { EditionPlan } from '#core/plan/plan'
+
+useHead({ title: 'Start an edition · Ample Tally' })
+const session = useSession()
+const fault = ref('')
+const faultField = ref('')
+const busy = ref(false)
+
+const blank = (): { id: string, title: string, plan: EditionPlan } => ({
+  id: v7(), title: '',
+  plan: {
+    method: 'single', size: 20, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 2, PP: 0, HC: 0 },
+    line: 'number-title-signature', year: null, numerals: 'roman', artist: session.person?.name ?? '', due: null,
+  },
+})
+const form = ref(blank())
+const draft = useDraft('new edition', form)
+
+async function start() {
+  busy.value = true
+  fault.value = faultField.value = ''
+  try {
+    await session.give(`edition:${form.value.id}`, 'start-edition', { title: form.value.title, plan: form.value.plan })
+    draft.done()
+    await navigateTo(`/editions/${form.value.id}/paper`)
+  } catch (error) {
+    fault.value = wordsOf(error)
+    faultField.value = error instanceof ApiError ? error.reply.field ?? '' : ''
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <div>
+    <div class="page-head"><h1>Start an edition</h1><p class="told">Everything here can still be changed until the first print is signed.</p></div>
+    <form @submit.prevent="start">
+      <PlanFields v-model:title="form.title" v-model:plan="form.plan" :fault="fault" :fault-field="faultField" />
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <div class="buttons"><VBtn type="submit" :loading="busy">Start</VBtn><VBtn class="quiet" to="/editions">Leave it</VBtn></div>
+    </form>
+  </div>
+</template>

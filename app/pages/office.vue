@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { PersonReply } from '#shared/replies/replies'
+
+useHead({ title: 'Office · Ample Tally' })
+const session = useSession()
+const adding = useGiving()
+const changing = useGiving()
+const checking = useGiving()
+const blank = () => ({ name: '', role: 'member' as PersonReply['role'], secret: '' })
+const form = ref(blank())
+const edited = ref<(PersonReply & { secret: string }) | null>(null)
+const checked = ref('')
+const roles = ['manager', 'instructor', 'member', 'student']
+const isManager = computed(() => session.person?.role === 'manager')
+onMounted(() => void session.loadPeople().catch(() => undefined))
+
+async function add() {
+  if (await adding.giving(() => api('/api/people', 'POST', form.value))) {
+    form.value = blank()
+    await session.loadPeople()
+  }
+}
+
+async function change() {
+  const { id, name, role, active, secret } = edited.value!
+  if (await changing.giving(() => api(`/api/people/${id}`, 'PUT', { name, role, active, ...(secret ? { secret } : {}) }))) {
+    edited.value = null
+    await session.loadPeople()
+    await session.load()
+  }
+}
+
+async function check() {
+  checked.value = ''
+  await checking.giving(async () => {
+    const { events, broken } = await api<{ events: number, broken: { position: number } | null }>('/api/ledger-check')
+    checked.value = broken ? `The chain breaks at event ${broken.position}. Put the newest backup in place and look at who had access to the file.` : `${events} events, and every one follows from the one before.`
+  })
+}
+</script>
+
+<template>
+  <div>
+    <div class="page-head"><h1>Office</h1><p class="told">{{ session.session?.studioName }}</p></div>
+    <section class="part">
+      <div class="part-head"><h2>People</h2><p>{{ isManager ? 'names can be corrected; what a person did stays theirs' : 'the manager adds and changes people' }}</p></div>
+      <table class="ruled">
+        <thead><tr><th>Name</th><th>Role</th><th>Here</th><th /></tr></thead>
+        <tbody>
+          <tr v-for="person in session.people" :key="person.id">
+            <td>{{ person.name }}</td><td>{{ person.role }}</td><td>{{ person.active ? 'yes' : 'left' }}</td>
+            <td class="number"><VBtn v-if="isManager" class="quiet" :aria-label="`Change ${person.name}`" @click="edited = { ...person, secret: '' }">Change</VBtn></td>
+          </tr>
+        </tbody>
+      </table>
+      <form v-if="edited" class="fields person" @submit.prevent="change">
+        <VTextField v-model="edited.name" label="Name" /><VSelect v-model="edited.role" label="Role" :items="roles" />
+        <VTextField v-model="edited.secret" label="New PIN or passphrase" placeholder="leave as it is" type="password" autocomplete="new-password" />
+        <VCheckbox v-model="edited.active" label="still here" />
+        <div class="buttons"><VBtn type="submit" :loading="changing.busy.value">Change</VBtn><VBtn class="quiet" @click="edited = null">Leave it</VBtn></div>
+        <p v-if="changing.fault.value" class="trouble" role="alert">{{ changing.fault.value }}</p>
+      </form>
+      <form v-if="isManager && !edited" class="fields person" @submit.prevent="add">
+        <VTextField v-model="form.name" label="Someone new" placeholder="name" /><VSelect v-model="form.role" label="Role" :items="roles" />
+        <VTextField v-model="form.secret" label="PIN or passphrase" type="password" autocomplete="new-password" />
+        <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add</VBtn></div>
+        <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
+      </form>
+    </section>
+    <section class="part">
+      <div class="part-head"><h2>The ledger</h2><p>events are only ever added; a chain of hashes proves it</p></div>
+      <div class="buttons"><VBtn class="quiet" :loading="checking.busy.value" @click="check">Check the ledger</VBtn><span role="status">{{ checked || checking.fault.value }}</span></div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.person { margin-top: 18px; align-items: end; max-width: 900px; }
+table { max-width: 760px; }
+</style>

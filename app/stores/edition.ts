@@ -1,0 +1,181 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { EditionCommands, EditionCommandType } from '#core/edition/commands'
+import { guardedCommands } from '#core/edition/commands'
+import { countEdition, figures } from '#core/edition/count'
+import { evolveEdition } from '#core/edition/evolve'
+import { type EditionState, pullOf } from '#core/edition/state'
+import { stops } from '#core/edition/stops'
+import { foresee } from '#core/ledger/foresee'
+import type { Context, LedgerEvent } from '#core/ledger/envelope'
+import type { StudioState } from '#core/stores/studio'
+import { emptyStudio } from '#core/stores/studio'
+import type { CommandRequest } from '#shared/commands/envelope'
+import type { EditionReply, HandOut } from '#shared/replies/replies'
+import { api, ApiError, wordsOf } from '~/composables/api'
+import { keepCopy, readCopy } from '~/outbox/kept'
+import { useLive } from './live'
+import { useOutbox } from './outbox'
+import { useSession } from './session'
+
+const catchUpAfter = 1_500
+
+/** The edition on the table: what the server has stored, and on top of it the taps that are still on their way. */
+export const useEdition = defineStore('edition', () => {
+  const session = useSession()
+  const outbox = useOutbox()
+  const live = useLive()
+
+  const id = ref('')
+  const stored = shallowRef<EditionState | null>(null)
+  const studio = shallowRef<StudioState>(emptyStudio())
+  /** Taps not yet seen in the stored state, oldest first. */
+  const pending = shallowRef<CommandRequest[]>([])
+  /** Answered, but the stored state here has not caught up yet. */
+  const answered = shallowRef<ReadonlySet<string>>(new Set())
+  const handOut = ref<HandOut | null>(null)
+  const problem = ref('')
+  const message = ref('')
+
+  function contextOf(command: CommandRequest): Context {
+    return { personId: command.by, role: session.person?.role ?? 'member', commandId: command.commandId, occurredAt: command.occurredAt }
+  }
+
+  /** The edition with every tap on it, stored or not. */
+  const state = computed<EditionState | null>(() => {
+    if (!stored.value) return null
+    return pending.value.reduce((folded, command) => {
+      const foreseen = foresee(folded, new Map([['studio', studio.value]]), command, contextOf(command))
+      return 'state' in foreseen ? foreseen.state : folded
+    }, stored.value)
+  })
+
+  const count = computed(() => (state.value ? countEdition(state.value) : null))
+  const at = computed(() => (state.value ? figures(state.value) : null))
+  const strip = computed(() => (state.value ? stops(state.value) : []))
+  const unsent = computed(() => pending.value.filter(command => !answered.value.has(command.commandId)).length)
+
+  /** True once a pull is durable on the server. */
+  function isStored(pullId: string): boolean {
+    return answered.value.has(pullId) || (stored.value !== null && pullOf(stored.value, pullId) !== undefined)
+  }
+
+  async function open(editionId: string): Promise<void> {
+    if (id.value !== editionId) {
+      id.value = editionId
+      stored.value = null
+      handOut.value = null
+      message.value = ''
+    }
+    pending.value = outbox.waiting.filter(command => command.stream === `edition:${editionId}`)
+    await fetchStored()
+  }
+
+  async function fetchStored(): Promise<void> {
+    const wanted = id.value
+    try {
+      const reply = await api<EditionReply>(`/api/editions/${wanted}`)
+      if (wanted !== id.value) return
+      problem.value = ''
+      studio.value = reply.studio
+      take(reply.state)
+      live.follow(reply.position)
+    } catch (error) {
+      if (!(error instanceof ApiError) || !error.unreachable) {
+        problem.value = wordsOf(error)
+        return
+      }
+      const copy = await readCopy<{ state: EditionState, studio: StudioState, position: number }>(`edition:${wanted}`)
+      if (!copy) {
+        problem.value = 'The server cannot be reached, and this browser has no copy of this edition yet.'
+        return
+      }
+      if (stored.value) return
+      studio.value = copy.studio
+      stored.value = copy.state
+      live.follow(copy.position)
+    }
+  }
+
+  function take(next: EditionState): void {
+    if (stored.value && next.seq < stored.value.seq) return
+    stored.value = next
+    pending.value = pending.value.filter(command => !answered.value.has(command.commandId) && pullOf(next, command.commandId) === undefined)
+    answered.value = new Set()
+    copySoon()
+  }
+
+  function onStored(event: LedgerEvent): void {
+    const current = stored.value
+    if (!current || event.stream !== current.stream || event.seq <= current.seq) return
+    if (event.seq > current.seq + 1) return void fetchStored()
+    stored.value = evolveEdition(current, event)
+    pending.value = pending.value.filter(command => command.commandId !== event.commandId)
+    copySoon()
+  }
+
+  let copyTimer: ReturnType<typeof setTimeout> | undefined
+  /** Writing the copy at every stroke would cost more than the stroke. */
+  function copySoon(): void {
+    clearTimeout(copyTimer)
+    copyTimer = setTimeout(() => {
+      if (stored.value) void keepCopy(`edition:${id.value}`, { state: stored.value, studio: studio.value, position: live.position })
+    }, 700)
+  }
+
+  live.listen(onStored, () => void fetchStored())
+
+  outbox.onAnswer((command, result) => {
+    if (command.stream !== `edition:${id.value}`) return
+    if ('error' in result) {
+      pending.value = pending.value.filter(other => other.commandId !== command.commandId)
+      message.value = result.error.message
+      return
+    }
+    if (result.reply.handOut) handOut.value = result.reply.handOut
+    if (result.reply.disputed) message.value = `Stored as disputed: ${result.reply.disputed}`
+    if ((stored.value?.seq ?? 0) >= result.reply.seq) {
+      pending.value = pending.value.filter(other => other.commandId !== command.commandId)
+      return
+    }
+    answered.value = new Set([...answered.value, command.commandId])
+    setTimeout(() => {
+      if ((stored.value?.seq ?? 0) < result.reply.seq) void fetchStored()
+    }, catchUpAfter)
+  })
+
+  /**
+   * A tap: on disk first, then shown, then sent. What could only be refused is not sent, and the reason is shown.
+   * @returns the command's id, or null when it was refused here
+   */
+  async function tap<T extends EditionCommandType>(type: T, data: EditionCommands[T]): Promise<string | null> {
+    const now = state.value
+    if (!now) return null
+    const command = session.envelope(now.stream, type, data)
+    const foreseen = foresee(now, new Map([['studio', studio.value]]), command, contextOf(command))
+    if ('refusal' in foreseen) {
+      message.value = foreseen.refusal.message
+      return null
+    }
+    message.value = ''
+    await outbox.put(command)
+    pending.value = [...pending.value, command]
+    return command.commandId
+  }
+
+  /**
+   * Do something and wait for the ledger: for forms.
+   * @throws ApiError with the words to show
+   */
+  async function give<T extends EditionCommandType>(type: T, data: EditionCommands[T]): Promise<void> {
+    await session.give(`edition:${id.value}`, type, data, guardedCommands.has(type) ? stored.value?.seq : undefined)
+    await fetchStored()
+  }
+
+  /** Ask for this station's next sheet; without the server the stack's own order serves. */
+  async function askForSheet(layerId: string): Promise<void> {
+    handOut.value = await api<HandOut>(`/api/editions/${id.value}/hand-out`, 'POST', { layerId, device: session.station }).catch(() => null)
+  }
+
+  return { id, state, stored, studio, count, at, strip, pending, unsent, handOut, problem, message, open, fetchStored, isStored, tap, give, askForSheet }
+})

@@ -1,0 +1,15 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import type { StoresReply } from '#shared/replies/replies'
+import { api } from '~/composables/api'
+
+/** Paper lots, ink batches and presses to choose from. */
+export const useSupplies = defineStore('supplies', () => {
+  const stores = ref<StoresReply>({ lots: [], batches: [], presses: [] })
+
+  async function load(): Promise<void> {
+    stores.value = await api<StoresReply>('/api/stores')
+  }
+
+  return { load, lots: computed(() => stores.value.lots), batches: computed(() => stores.value.batches), presses: computed(() => stores.value.presses) }
+})
