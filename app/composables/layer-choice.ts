@@ -1,9 +1,9 @@
 import { computed, ref } from 'vue'
-import { stackFor } from '#core/edition/stack'
+import { layerAtPress } from '#core/edition/stack'
 import { layerOf } from '#core/edition/state'
 import { useEdition } from '~/stores/edition'
 
-/** The layer a page is about: the one chosen, else the first that still has sheets to meet. */
+/** The layer a page is about: the one chosen, else the one at the press. */
 export function useLayerChoice(wanted = '') {
   const edition = useEdition()
   const picked = ref(wanted)
@@ -11,8 +11,7 @@ export function useLayerChoice(wanted = '') {
     get: () => {
       const layers = edition.state?.layers ?? []
       if (layers.some(layer => layer.id === picked.value)) return picked.value
-      const next = edition.state && layers.find(layer => !layer.cutFurther && stackFor(edition.state!, layer).length > 0)
-      return (next || layers[0])?.id ?? ''
+      return (edition.state && layerAtPress(edition.state)?.id) ?? ''
     },
     set: (id: string) => { picked.value = id },
   })

@@ -27,7 +27,7 @@ export function drawStream(svg: SVGSVGElement, stages: readonly StreamStage[], w
       root.append('rect').attr('class', 'waiting-flow').attr('x', x(i) + post).attr('y', top + high(going)).attr('width', wide).attr('height', high(waiting))
       root.append('text').attr('class', 'said').attr('x', x(i) + post + 10).attr('y', top + high(going) + Math.max(13, high(waiting) / 2 + 4)).text(`${waiting} still to go`)
     }
-    if (stage.doubtful > 0) root.append('rect').attr('class', 'doubtful-flow').attr('x', x(i) + post).attr('y', top + Math.max(0, high(going) - high(stage.doubtful))).attr('width', Math.min(wide, 60)).attr('height', high(stage.doubtful))
+    if (stage.doubtful > 0) root.append('rect').attr('class', 'doubtful-flow').attr('x', x(i) + post).attr('y', top + high(going + waiting) - high(stage.doubtful)).attr('width', Math.min(wide, 60)).attr('height', high(stage.doubtful))
     root.append('rect').attr('class', 'post').attr('x', x(i)).attr('y', top).attr('width', post).attr('height', Math.max(2, high(stage.sheets)))
     root.append('text').attr('class', high(stage.sheets) > 22 ? 'sheets' : 'sheets outside').attr('x', x(i) + post / 2).attr('y', high(stage.sheets) > 22 ? top + high(stage.sheets) / 2 + 5 : top + high(stage.sheets) + 15).text(stage.sheets)
     root.append('text').attr('class', 'label').attr('x', x(i)).attr('y', 13).text(stage.label)

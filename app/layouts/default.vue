@@ -26,7 +26,7 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
     </header>
     <div class="room">
       <p class="who">
-        <template v-if="session.session?.demo"><strong>Demo.</strong> </template>
+        <template v-if="session.session?.demo"><strong>Demo</strong>, nothing here is real.&#32;</template>
         <template v-if="session.person">Signed in: <NuxtLink to="/sign-in">{{ session.person.name }}, {{ session.person.role }}</NuxtLink></template>
         <NuxtLink v-else to="/sign-in">Sign in</NuxtLink>
       </p>

@@ -54,7 +54,7 @@ export const planningRules: Rules<Planning> = {
     if (schoolChanged && edition.made > 0 && data.reason.trim() === '') {
       return refuse('reason-missing', 'Sheets are torn already: say why the way of counting the edition changes.', 'reason')
     }
-    for (const [series, size] of Object.entries(edition.seriesSize)) {
+    for (const series of Object.keys(edition.seriesSize)) {
       const wanted = series === 'edition' ? data.plan.size : data.plan.proofs[series as 'AP']
       const highest = Math.max(0, ...edition.sheets.filter(s => s.mark?.series === series).map(s => s.mark!.number))
       if (wanted < highest) return refuse('size-below-numbers', `Number ${highest} of ${series} is given already. Take the numbers back first, or keep at least ${highest}.`, 'size')

@@ -51,3 +51,12 @@ export function awaitingLayers(state: EditionState): { sheet: Sheet, layers: num
     return layers > 0 ? [{ sheet, layers }] : []
   })
 }
+
+/** The layer at the press: the one pulled last while sheets wait for it, else the first that sheets wait for. */
+export function layerAtPress(state: EditionState): Layer | undefined {
+  const waits = (layer: Layer) => !layer.cutFurther && stackFor(state, layer).length > 0
+  const lastId = state.pulls.findLast(pull => !pull.voided && pull.disputed === null)?.layerId
+  const last = state.layers.find(layer => layer.id === lastId)
+  if (last && waits(last)) return last
+  return state.layers.find(waits) ?? last ?? state.layers[0]
+}

@@ -1,6 +1,6 @@
 import { goal } from '../plan/plan'
-import { countEdition, figures } from './count'
-import { awaitingLayers } from './stack'
+import { figures } from './count'
+import { awaitingLayers, layerAtPress, stackFor } from './stack'
 import { type EditionState, isLive, setupInForce } from './state'
 
 export type StopKey = 'plan' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'curate' | 'sign' | 'close'
@@ -15,6 +15,14 @@ export interface Stop {
 
 function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`
+}
+
+/** Pulled of all that come to the press for the layer there. */
+function pulledOf(edition: EditionState): string {
+  const layer = layerAtPress(edition)
+  if (!layer) return ''
+  const pulled = edition.pulls.filter(pull => isLive(pull) && pull.kind === 'pull' && pull.layerId === layer.id).length
+  return `${pulled} of ${pulled + stackFor(edition, layer).length}`
 }
 
 /** The edition's way on one strip of paper: each stop with its state and its telling figure. */
@@ -36,7 +44,7 @@ export function stops(edition: EditionState): Stop[] {
     stop('press', 'Press', set === layers.length ? 'set' : `${set} of ${layers.length} set`, set === layers.length, set > 0),
     stop('ink', 'Ink', inked === layers.length ? plural(inked, 'layer') : `${inked} of ${layers.length}`, inked === layers.length, inked > 0),
     stop('prove', 'Prove', edition.bat ? 'BAT' : proofs > 0 ? plural(proofs, 'proof') : 'no BAT', edition.bat !== null, proofs > 0),
-    stop('pull', 'Pull', at.made === 0 ? 'not yet' : waiting === 0 ? 'all pulled' : `${waiting} to pull`, at.made > 0 && waiting === 0, edition.pulls.length > 0),
+    stop('pull', 'Pull', at.made === 0 ? 'not yet' : waiting === 0 ? 'all pulled' : pulledOf(edition), at.made > 0 && waiting === 0, edition.pulls.length > 0),
     stop('curate', 'Curate', curated > 0 ? `${curated} good` : at.good > 0 ? `${at.good} to see` : 'not yet', curated > 0 && curated >= at.good, at.good > 0 && waiting === 0),
     stop('sign', 'Sign', at.numbered > 0 ? `${at.signed} of ${at.numbered}` : 'not yet', at.numbered > 0 && at.signed === at.numbered, at.numbered > 0),
     stop('close', 'Close', edition.closedAt ? 'closed' : 'open', edition.closedAt !== null, at.signed > 0),
@@ -51,9 +59,4 @@ export function stateWord(edition: EditionState): 'closed' | 'signing' | 'number
   if (at.made > 0 && awaitingLayers(edition).length === 0 && at.good > 0) return 'numbering'
   if (edition.pulls.some(pull => isLive(pull) && pull.kind === 'pull')) return 'pulling'
   return edition.pulls.length > 0 || edition.made > 0 ? 'proving' : 'planned'
-}
-
-/** The count's heading figure, kept beside the list. */
-export function balances(edition: EditionState): boolean {
-  return countEdition(edition).balances
 }

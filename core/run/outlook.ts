@@ -11,14 +11,12 @@ export interface Outlook {
   goal: number
   /** Sheets that have come through every layer and stand as good. */
   good: number
-  /** Sheets still to meet a layer. */
-  left: number
   /** Chance that the stack in hand reaches the goal, 0 to 1. */
   chance: number
   /** Pulls of this edition the pass rate rests on, beside the guess worth 25. */
   restsOn: number
-  /** Minutes still needed for the sheets left, or null while the pace is unknown. */
-  minutesLeft: number | null
+  /** Minutes a pull takes, or null while unknown. */
+  pace: number | null
 }
 
 /**
@@ -38,14 +36,12 @@ export function outlook(state: EditionState, layerId?: string): Outlook {
   }).length
   const doubtfulDone = state.sheets.filter(sheet => placeOf(state, sheet).kind === 'doubtful' && !waiting.some(pile => pile.sheet.id === sheet.id)).length
   const minutes = pace(pulls.filter(pull => !layerId || pull.layerId === layerId).map(pull => Date.parse(pull.at)))
-  const layersLeft = waiting.reduce((sum, pile) => sum + pile.layers, 0)
   return {
     goal: wanted,
     good: finishedGood,
-    left: waiting.length,
     chance: chanceOfStack(rate, waiting.map(pile => pile.layers), wanted - finishedGood - doubtfulDone),
     restsOn: pulls.length,
-    minutesLeft: minutes === null ? null : minutes * layersLeft,
+    pace: minutes,
   }
 }
 

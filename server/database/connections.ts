@@ -55,6 +55,9 @@ export async function openConnections(folder: string): Promise<Connections> {
     await writer.query('PRAGMA journal_mode = WAL')
     await writer.query('PRAGMA synchronous = FULL')
     await writer.query('PRAGMA foreign_keys = ON')
+    // A ceiling on the file, for a folder that must not fill its disk.
+    const mostPages = Number(process.env.AMPLE_TALLY_MOST_PAGES ?? 0)
+    if (mostPages > 0) await writer.query(`PRAGMA max_page_count = ${Math.trunc(mostPages)}`)
     const state = { journal: await pragma(writer, 'journal_mode'), synchronous: await pragma(writer, 'synchronous'), foreignKeys: await pragma(writer, 'foreign_keys') }
     if (state.journal !== 'wal' || state.synchronous !== 2 || state.foreignKeys !== 1) {
       throw new DatabaseUnusable(`The ledger's writer is not durable on this disk (${JSON.stringify(state)}). Use a data folder on a local disk.`)

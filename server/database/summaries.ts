@@ -1,6 +1,6 @@
 import type { Sequelize } from 'sequelize'
 import { countEdition, figures } from '#core/edition/count'
-import { awaitingLayers } from '#core/edition/stack'
+import { awaitingLayers, layerAtPress, stackFor } from '#core/edition/stack'
 import { isLive, setupInForce, type EditionState } from '#core/edition/state'
 import { stateWord } from '#core/edition/stops'
 import { type LedgerEvent, streamId, streamKind } from '#core/ledger/envelope'
@@ -25,17 +25,17 @@ export interface SummaryRow { stream: string, kind: string, version: number, tit
 function editionSummary(state: EditionState): EditionSummary {
   const at = figures(state)
   const count = countEdition(state)
-  const waiting = awaitingLayers(state)
-  const look = outlook(state)
   const pulls = state.pulls.filter(pull => pull.disputed === null)
   const last = pulls.at(-1)
-  const layer = state.layers.find(l => l.id === last?.layerId) ?? state.layers[0]
+  const layer = layerAtPress(state)
+  const left = layer ? stackFor(state, layer).length : 0
+  const look = outlook(state, layer?.id)
   return {
     id: streamId(state.stream), title: state.title, artist: state.plan?.artist ?? '', method: state.plan?.method ?? '', state: stateWord(state),
     goal: state.plan ? goal(state.plan) : 0, size: state.plan?.size ?? 0, made: at.made, good: at.good, doubtful: at.doubtful, rejects: at.rejects,
     signed: at.signed, numbered: at.numbered, impressions: state.pulls.filter(isLive).length, balances: count.balances, disputed: count.disputed,
     layers: state.layers.length, layerName: layer?.name ?? '', pressName: layer ? setupInForce(layer)?.pressName ?? '' : '',
-    left: waiting.length, chance: look.chance, minutesLeft: look.minutesLeft, due: state.plan?.due ?? null,
+    left, unfinished: awaitingLayers(state).length, chance: look.chance, minutesLeft: look.pace === null ? null : look.pace * left, due: state.plan?.due ?? null,
     strokes: pulls.filter(pull => pull.layerId === layer?.id).slice(-strokesShown).map(pull => ({
       kind: pull.kind, verdict: pull.verdict, bat: state.bat?.pullId === pull.pullId, voided: pull.voided,
     })),

@@ -29,4 +29,9 @@ export class HandOuts {
     this.held.set(key, held)
     return { sheetId: mine?.id ?? null, heldByOthers }
   }
+
+  /** Take back everything that was handed out. */
+  clear(): void {
+    this.held.clear()
+  }
 }

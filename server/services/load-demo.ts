@@ -38,4 +38,6 @@ export async function loadDemo(room: Pressroom): Promise<void> {
       return { seq: reply.seq, id }
     },
   })
+  // Nobody of the demo stands at a press any more.
+  room.handOuts.clear()
 }

@@ -67,7 +67,10 @@ export interface EditionSummary {
   layers: number
   layerName: string
   pressName: string
+  /** Sheets waiting for the layer at the press. */
   left: number
+  /** Sheets that lack any layer. */
+  unfinished: number
   chance: number
   minutesLeft: number | null
   due: string | null

@@ -31,6 +31,7 @@ watch(bench.layerId, layerId => void edition.askForSheet(layerId))
 const state = computed(() => edition.state)
 const layerNumber = computed(() => (state.value?.layers.findIndex(layer => layer.id === bench.layerId.value) ?? 0) + 1)
 const look = computed(() => (state.value ? outlook(state.value, bench.layerId.value) : null))
+const minutesLeft = computed(() => (look.value?.pace ? look.value.pace * bench.stack.value.length : null))
 const strokes = computed(() => (state.value ? strokesOf(state.value, bench.layerId.value, edition.isStored, session.nameOf) : []))
 const lastStroke = computed(() => strokes.value.find(stroke => stroke.key === bench.last.value?.pullId))
 const goodHere = computed(() => strokes.value.filter(stroke => stroke.kind === 'pull' && stroke.verdict === 'good' && !stroke.disputed).length)
@@ -107,7 +108,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       </header>
       <section class="big" aria-label="Where the run stands">
         <div class="good"><b>{{ goodHere }}</b><p>of {{ goal(state.plan!) }}<br><small>good at this layer</small></p></div>
-        <div><b>{{ bench.stack.value.length }}</b><p>sheets left<template v-if="look.minutesLeft && bench.stack.value.length">, {{ howLong(look.minutesLeft) }}</template></p></div>
+        <div><b>{{ bench.stack.value.length }}</b><p>sheets left<template v-if="minutesLeft">, {{ howLong(minutesLeft) }}</template></p></div>
         <div class="chance"><b>{{ percent(look.chance) }}</b><p>chance of {{ goal(state.plan!) }}</p></div>
         <div class="routine"><p>The routine</p><ol><li v-for="(step, i) in (bench.layer.value?.routine || 'charge, pass').split(', ')" :key="i">{{ step }}</li></ol></div>
       </section>
@@ -154,7 +155,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 <style scoped>
 .bench { display: grid; grid-template-rows: auto auto minmax(0, 1fr) auto auto; min-height: 100vh; padding: 22px 36px 0; gap: 8px; }
 header { display: flex; flex-wrap: wrap; align-items: baseline; gap: 4px 18px; }
-h1 { font-size: 1.4rem; font-weight: 600; } h1 a { color: inherit; text-decoration: none; } h1 a:hover { text-decoration: underline; }
+h1 { font-size: 1.4rem; font-weight: 600; } h1 a:not(.v-btn) { color: inherit; text-decoration: none; } h1 a:hover { text-decoration: underline; }
 .layer, .storing { color: var(--soft); font-size: 0.9rem; } .layer select { color: var(--ink); background: var(--ground); border-bottom: 1px solid var(--rule); padding: 4px; }
 .storing { margin-left: auto; } .storing button { min-height: 28px; color: var(--ink); } .unsent { color: var(--doubtful); font-weight: 600; }
 kbd { border: 1px solid var(--faint); padding: 0 6px; font-family: var(--sans); font-size: 0.72rem; color: var(--soft); }

@@ -75,7 +75,7 @@ watch(inForce, (batches) => { if (!batches.some(batch => batch.id === draw.value
     <LayerPicker v-model="layerId" :layers="edition.state!.layers" />
     <section class="part">
       <div class="part-head"><h2>Ink for {{ layer?.name }}</h2><p>each pull keeps the batches that were in force</p></div>
-      <form @submit.prevent="choose">
+      <OpenForm @submit.prevent="choose">
         <div v-for="(zone, i) in zones" :key="zone.id" class="zone">
           <VTextField v-model="zone.name" label="Zone" maxlength="60" />
           <VSelect v-model="zone.batchId" label="Batch" placeholder="choose a batch" clearable :items="supplies.batches.map(b => ({ value: b.id, title: `${b.name}, ${grams(b.left)} left` }))" no-data-text="No ink is mixed yet" />
@@ -83,11 +83,11 @@ watch(inForce, (batches) => { if (!batches.some(batch => batch.id === draw.value
         </div>
         <p v-if="choosing.fault.value" class="trouble" role="alert">{{ choosing.fault.value }}</p>
         <div class="buttons"><VBtn type="submit" :loading="choosing.busy.value">Use this ink</VBtn><VBtn class="quiet" @click="addZone">One more zone</VBtn><VBtn class="quiet" @click="showMix = !showMix">{{ showMix ? 'Leave the mix' : 'Mix a batch' }}</VBtn></div>
-      </form>
+      </OpenForm>
     </section>
     <section v-if="showMix" class="part">
       <div class="part-head"><h2>Mix a batch</h2><p>{{ grams(total) }} so far</p></div>
-      <form @submit.prevent="mixBatch">
+      <OpenForm @submit.prevent="mixBatch">
         <div class="fields">
           <VTextField v-model="mix.name" label="Name" placeholder="slate 3, for instance" :error-messages="mixing.field.value === 'name' ? mixing.fault.value : undefined" />
           <VSelect v-model="mix.family" label="Family" :items="[...inkFamilies]" />
@@ -100,7 +100,7 @@ watch(inForce, (batches) => { if (!batches.some(batch => batch.id === draw.value
         </div>
         <p v-if="mixing.fault.value" class="trouble" role="alert">{{ mixing.fault.value }}</p>
         <div class="buttons"><VBtn type="submit" :loading="mixing.busy.value">Put it on the slab</VBtn><VBtn class="quiet" @click="mix.components.push({ name: '', weight: '' })">One more ink</VBtn></div>
-      </form>
+      </OpenForm>
     </section>
     <section v-if="inForce.length > 0" class="part">
       <div class="part-head"><h2>On the slab</h2></div>
@@ -111,17 +111,17 @@ watch(inForce, (batches) => { if (!batches.some(batch => batch.id === draw.value
           <div class="left"><strong>{{ grams(batch.left) }}</strong> left of {{ grams(batch.mixed) }}</div>
         </li>
       </ul>
-      <form @submit.prevent="drawInk">
+      <OpenForm @submit.prevent="drawInk">
         <div class="fields">
           <VSelect v-model="draw.batchId" label="Batch" :items="inForce.map(b => ({ value: b.id, title: b.name }))" />
           <VTextField v-model="draw.grams" label="Drawn for this session" inputmode="decimal" suffix="g" /><VBtn type="submit" class="quiet" :loading="drawing.busy.value">Draw</VBtn>
         </div>
-      </form>
-      <form @submit.prevent="reweigh">
+      </OpenForm>
+      <OpenForm @submit.prevent="reweigh">
         <div class="fields">
           <VTextField v-model="draw.left" label="Reweighed: left" inputmode="decimal" suffix="g" /><VTextField v-model="draw.reason" label="Why it differs" /><VBtn type="submit" class="quiet" :loading="drawing.busy.value">Set the weight</VBtn>
         </div>
-      </form>
+      </OpenForm>
       <p v-if="drawing.fault.value" class="trouble" role="alert">{{ drawing.fault.value }}</p>
       <p class="soft care">Rags with linseed, plate or vegetable oil can heat and catch fire by themselves: lidded metal can, emptied as the local fire code says. The ink’s data sheet and the studio’s rules come first.</p>
     </section>

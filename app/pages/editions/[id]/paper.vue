@@ -59,7 +59,7 @@ async function countLot() {
   <div>
     <section class="part">
       <div class="part-head"><h2>Tear</h2><p>{{ wanted }} good prints are wanted; {{ edition.state!.made }} pieces are torn so far</p></div>
-      <form @submit.prevent="tearSheets">
+      <OpenForm @submit.prevent="tearSheets">
         <div class="fields">
           <VSelect v-model="tear.lotId" class="wide" label="Paper" placeholder="choose a lot" :items="supplies.lots.map(l => ({ value: l.id, title: `${l.name}, ${l.width} × ${l.height} mm, ${l.weight} g/m², ${l.left} left` }))" no-data-text="No paper in the store yet" />
           <VTextField v-model="tear.lotSheets" label="Large sheets used" inputmode="numeric" suffix="sheets" :error-messages="tearing.field.value === 'lotSheets' ? tearing.fault.value : undefined" />
@@ -71,22 +71,22 @@ async function countLot() {
           <VBtn class="quiet" @click="showLot = !showLot">{{ showLot ? 'Leave the new paper' : 'Add paper to the store' }}</VBtn>
           <VBtn v-if="chosen" class="quiet" @click="recount = { id: chosen.id, sheets: String(chosen.left), reason: '' }">Count the lot</VBtn>
         </div>
-      </form>
+      </OpenForm>
     </section>
     <section v-if="recount" class="part">
       <div class="part-head"><h2>Count the lot</h2><p>the book shows {{ chosen?.left }} sheets of {{ chosen?.name }}</p></div>
-      <form @submit.prevent="countLot">
+      <OpenForm @submit.prevent="countLot">
         <div class="fields">
           <VTextField v-model="recount.sheets" label="Really there" inputmode="numeric" suffix="sheets" />
           <VTextField v-model="recount.reason" class="wide" label="Why it differs" />
         </div>
         <p v-if="counting.fault.value" class="trouble" role="alert">{{ counting.fault.value }}</p>
         <div class="buttons"><VBtn type="submit" :loading="counting.busy.value">Set the count</VBtn><VBtn class="quiet" @click="recount = null">Leave it</VBtn></div>
-      </form>
+      </OpenForm>
     </section>
     <section v-if="showLot" class="part">
       <div class="part-head"><h2>Paper for the store</h2></div>
-      <form @submit.prevent="addLot">
+      <OpenForm @submit.prevent="addLot">
         <div class="fields">
           <VTextField v-model="lot.name" class="wide" label="Name" placeholder="as the room calls it" :error-messages="adding.field.value === 'name' ? adding.fault.value : undefined" />
           <VTextField v-model="lot.maker" label="Maker" />
@@ -98,7 +98,7 @@ async function countLot() {
         </div>
         <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
         <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add the paper</VBtn></div>
-      </form>
+      </OpenForm>
     </section>
     <section v-if="edition.state!.torn.length > 0" class="part">
       <div class="part-head"><h2>Torn so far</h2></div>

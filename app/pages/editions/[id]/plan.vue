@@ -30,7 +30,7 @@ async function addLayer() {
   <div>
     <section class="part">
       <div class="part-head"><h2>The plan</h2></div>
-      <form @submit.prevent="save">
+      <OpenForm @submit.prevent="save">
         <PlanFields v-model:title="form.title" v-model:plan="form.plan" :fault="fault" :fault-field="field" />
         <VTextField v-if="schoolChanged || form.reason" v-model="form.reason" class="mt-4" label="Why the plan changes" :error-messages="field === 'reason' ? fault : undefined" />
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
@@ -38,17 +38,19 @@ async function addLayer() {
           <VBtn type="submit" :loading="busy" :disabled="!changed">Change the plan</VBtn>
           <span v-if="saved && !changed" class="soft" role="status">The plan is changed.</span>
         </div>
-      </form>
+      </OpenForm>
     </section>
     <section class="part">
       <div class="part-head"><h2>Layers</h2><p>in the order they are pulled</p></div>
       <ol class="lines">
         <li v-for="(layer, i) in edition.state!.layers" :key="layer.id">{{ i + 1 }}. {{ layer.name }}<span v-if="layer.cutFurther" class="soft"> · block cut further</span></li>
       </ol>
-      <form class="adding" @submit.prevent="addLayer">
-        <VTextField v-model="layerName" label="One more layer" placeholder="its colour, for instance" maxlength="80" />
-        <VBtn class="quiet" type="submit" :loading="busy">Add the layer</VBtn>
-      </form>
+      <OpenForm @submit.prevent="addLayer">
+        <div class="adding">
+          <VTextField v-model="layerName" label="One more layer" placeholder="its colour, for instance" maxlength="80" />
+          <VBtn class="quiet" type="submit" :loading="busy">Add the layer</VBtn>
+        </div>
+      </OpenForm>
     </section>
     <section v-if="edition.state!.earlierPlans.length > 0" class="part">
       <div class="part-head"><h2>Earlier plans</h2></div>

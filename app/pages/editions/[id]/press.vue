@@ -35,6 +35,7 @@ watch([layerId, setup], () => {
     : blank()
 }, { immediate: true })
 
+const screwWords = (screw: { turns: number, divisions: number }) => `${screw.turns} ${screw.turns === 1 ? 'turn' : 'turns'}, ${screw.divisions} ${screw.divisions === 1 ? 'division' : 'divisions'}`
 const number = (text: string) => Number(String(text).replace(',', '.'))
 
 async function set() {
@@ -62,9 +63,9 @@ async function addPress() {
     <LayerPicker v-model="layerId" :layers="edition.state!.layers" />
     <section class="part">
       <div class="part-head"><h2>The press for {{ layer?.name }}</h2><p>each pull keeps the setting that was in force</p></div>
-      <p v-if="setup" class="standing">Set: <strong>{{ setup.pressName }}</strong>, left {{ setup.left.turns }} turns {{ setup.left.divisions }} divisions, right {{ setup.right.turns }} turns {{ setup.right.divisions }} divisions.</p>
+      <p v-if="setup" class="standing">Set: <strong>{{ setup.pressName }}</strong>, left {{ screwWords(setup.left) }}, right {{ screwWords(setup.right) }}.</p>
       <p v-else class="soft standing">Not set yet. With several presses in the room, the setting is what another printer needs to go on.</p>
-      <form @submit.prevent="set">
+      <OpenForm @submit.prevent="set">
         <div class="fields">
           <VSelect v-model="form.pressId" class="wide" label="Press" placeholder="choose" :items="supplies.presses.map(p => ({ value: p.id, title: `${p.name}, ${p.kind}` }))" no-data-text="No press in the room yet" />
         </div>
@@ -86,11 +87,11 @@ async function addPress() {
         <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
         <div class="buttons"><VBtn type="submit" :loading="setting.busy.value">Set the press</VBtn><VBtn class="quiet" @click="showPress = !showPress">{{ showPress ? 'Leave the new press' : 'Add a press' }}</VBtn></div>
         <p class="soft care">Hands, sleeves and hair clear of rollers and levers; one person works the press. The studio’s own rules and trained staff come first.</p>
-      </form>
+      </OpenForm>
     </section>
     <section v-if="showPress" class="part">
       <div class="part-head"><h2>A press in the room</h2></div>
-      <form @submit.prevent="addPress">
+      <OpenForm @submit.prevent="addPress">
         <div class="fields">
           <VTextField v-model="press.name" label="Name" placeholder="as people call it" :error-messages="adding.field.value === 'name' ? adding.fault.value : undefined" />
           <VSelect v-model="press.kind" label="Kind" :items="[...pressKinds]" />
@@ -98,7 +99,7 @@ async function addPress() {
         </div>
         <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
         <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add the press</VBtn></div>
-      </form>
+      </OpenForm>
     </section>
   </div>
 </template>
@@ -106,6 +107,6 @@ async function addPress() {
 <style scoped>
 .standing { margin-bottom: 16px; }
 h3 { margin: 22px 0 8px; }
-.packing { display: grid; grid-template-columns: minmax(0, 1fr) 130px auto; gap: 20px; align-items: end; max-width: 560px; }
+.packing { display: grid; grid-template-columns: minmax(0, 1fr) 130px auto; gap: 20px; align-items: end; max-width: 560px; margin-bottom: 10px; }
 .care { font-size: 0.85rem; margin-top: 16px; max-width: 60ch; }
 </style>

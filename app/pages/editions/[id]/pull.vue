@@ -68,12 +68,12 @@ const spoil = async () => {
         <p>{{ [layer?.routine, setting?.pressName, layer?.zones.map(zone => zone.batchName).filter(Boolean).join(', ')].filter(Boolean).join(' · ') }}</p>
       </div>
       <template v-if="strokes.length > 0">
-        <TallyDrawing v-model:chosen="chosen" :strokes="strokes" :label="layer?.name" />
+        <TallyDrawing v-model:chosen="chosen" :strokes="strokes" :cell="22" :tall="2.8" :label="layer?.name" />
         <div class="figures">
           <span><b>{{ number('good') }}</b>good</span>
           <span class="d"><b>{{ number('doubtful') }}</b>doubtful</span>
           <span class="r"><b>{{ number('reject') }}</b>reject <span class="soft">{{ faultsNamed }}</span></span>
-          <span><b>{{ toPull }}</b>to pull<template v-if="look.minutesLeft && toPull > 0">, {{ howLong(look.minutesLeft) }}</template></span>
+          <span><b>{{ toPull }}</b>to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * toPull) }}</template></span>
           <span class="c"><b>{{ percent(look.chance) }}</b>chance of {{ look.goal }}</span>
         </div>
         <p class="soft rests">{{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a guess worth 25 pulls and {{ look.restsOn }} of this edition’s own.</p>
@@ -96,10 +96,12 @@ const spoil = async () => {
       </div>
       <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ look.goal }} wanted, chance {{ percent(look.chance) }}. Once cut, no more of this layer can ever be pulled.</p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <form class="spoil" @submit.prevent="spoil">
+      <OpenForm @submit.prevent="spoil">
+        <div class="spoil">
         <VSelect v-model="sheet" label="A sheet was spoiled off the press" placeholder="which" :items="spoilable.map(s => ({ value: s.id, title: `sheet ${s.id}` }))" />
         <VBtn class="quiet" type="submit" :disabled="sheet === null">Spoil it</VBtn>
-      </form>
+        </div>
+      </OpenForm>
     </section>
     <section v-if="voided.length > 0" class="part">
       <div class="part-head"><h2>Voided</h2><p>kept in the ledger, not counted</p></div>

@@ -9,12 +9,18 @@ const edition = useEdition()
 const { busy, fault, giving } = useGiving()
 const state = computed(() => edition.state!)
 const plan = computed(() => state.value.plan!)
-const series = ref<Series>('edition')
+const picked = ref<Series | null>(null)
+const taken = ref<Series>('edition')
 const reason = ref('')
 const amend = ref({ size: plan.value.size, proofs: { ...plan.value.proofs }, reason: '' })
 const byHand = ref<Record<number, string>>({})
 
 const candidates = computed(() => inOrder(state.value, plan.value.orderSchool))
+/** The series picked, else the first that still has a number for these prints. */
+const series = computed<Series>({
+  get: () => picked.value ?? offered.value.find(s => allocate(state.value, s, candidates.value).assignments.length > 0) ?? 'edition',
+  set: (value) => { picked.value = value },
+})
 const proposal = computed(() => {
   const proposed = allocate(state.value, series.value, candidates.value)
   if (plan.value.orderSchool !== 'hand') return proposed
@@ -36,11 +42,10 @@ async function giveNumbers() {
   const { size, assignments } = proposal.value
   if (await giving(() => edition.give('give-numbers', { series: series.value, size: Math.max(1, size), assignments }))) {
     byHand.value = {}
-    const following = offered.value[offered.value.indexOf(series.value) + 1]
-    if (following) series.value = following
+    picked.value = null
   }
 }
-const withdraw = () => giving(() => edition.give('withdraw-numbers', { series: series.value, reason: reason.value })).then((done) => { if (done) reason.value = '' })
+const withdraw = () => giving(() => edition.give('withdraw-numbers', { series: taken.value, reason: reason.value })).then((done) => { if (done) reason.value = '' })
 const amendSize = () => giving(() => edition.give('amend-size', JSON.parse(JSON.stringify(amend.value)))).then((done) => { if (done) amend.value.reason = '' })
 </script>
 
@@ -52,7 +57,8 @@ const amendSize = () => giving(() => edition.give('amend-size', JSON.parse(JSON.
       <template v-else>
         <div class="fields"><VSelect v-model="series" label="Series" :items="offered.map(s => ({ value: s, title: s === 'edition' ? 'the edition' : s }))" /></div>
         <table v-if="plan.orderSchool === 'hand'" class="ruled byhand"><tbody><tr v-for="sheet in candidates" :key="sheet.id"><td>sheet {{ sheet.id }}</td><td><VTextField v-model="byHand[sheet.id]" label="Number" inputmode="numeric" /></td></tr></tbody></table>
-        <p class="proposal">{{ proposal.assignments.length }} {{ proposal.assignments.length === 1 ? 'print gets its number' : 'prints get their numbers' }} over {{ proposal.size }}: <span class="soft">{{ proposal.assignments.slice(0, 8).map(a => `sheet ${a.sheetId} → ${a.number}`).join(', ') }}{{ proposal.assignments.length > 8 ? ' …' : '' }}</span></p>
+        <p v-if="proposal.assignments.length === 0 && plan.orderSchool !== 'hand'" class="proposal">Every number is given; {{ candidates.length }} good {{ candidates.length === 1 ? 'print stays' : 'prints stay' }} without one.</p>
+        <p v-else class="proposal">{{ proposal.assignments.length }} {{ proposal.assignments.length === 1 ? 'print gets its number' : 'prints get their numbers' }} over {{ proposal.size }}: <span class="soft">{{ proposal.assignments.slice(0, 8).map(a => `sheet ${a.sheetId} → ${a.number}`).join(', ') }}{{ proposal.assignments.length > 8 ? ' …' : '' }}</span></p>
         <p v-if="series === 'edition' && plan.sizeSchool === 'declared' && left > candidates.length" class="soft">{{ left - candidates.length }} declared numbers wait unpulled.</p>
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
         <div class="buttons"><VBtn :loading="busy" :disabled="proposal.assignments.length === 0" @click="giveNumbers">Give numbers</VBtn></div>
@@ -75,7 +81,7 @@ const amendSize = () => giving(() => edition.give('amend-size', JSON.parse(JSON.
         </tbody>
       </table>
       <div v-if="!state.closedAt && signed < numbered.length" class="taking">
-        <VSelect v-model="series" label="Series" :items="offered" /><VTextField v-model="reason" label="Why the unsigned numbers are taken back" /><VBtn class="quiet" :loading="busy" @click="withdraw">Take numbers back</VBtn>
+        <VSelect v-model="taken" label="Series" :items="offered" /><VTextField v-model="reason" label="Why the unsigned numbers are taken back" /><VBtn class="quiet" :loading="busy" @click="withdraw">Take numbers back</VBtn>
       </div>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     </section>

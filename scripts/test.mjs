@@ -1,0 +1,49 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureBrowser, ensureBuild, ensurePackages, freshFolder, root, run } from './ready.mjs'
+
+ensurePackages()
+ensureBrowser()
+ensureBuild()
+
+const reports = freshFolder(join(root, '.cache/reports'))
+let passed = 0
+let failed = 0
+
+/** A check that either holds or does not. */
+function check(name, command, args) {
+  console.info(`\n${name}`)
+  const ok = run(command, args) === 0
+  passed += ok ? 1 : 0
+  failed += ok ? 0 : 1
+}
+
+/** A runner with a report of its own; one that ends badly without a failed test counts as a failure. */
+function runner(name, args, env, read) {
+  console.info(`\n${name}`)
+  const status = run('npx', args, env)
+  let counts = { passed: 0, failed: 0 }
+  try {
+    counts = read()
+  } catch (error) {
+    console.error(`${name} left no report: ${error.message}`)
+  }
+  passed += counts.passed
+  failed += counts.failed + (status !== 0 && counts.failed === 0 ? 1 : 0)
+}
+
+const report = name => JSON.parse(readFileSync(join(reports, name), 'utf8'))
+
+check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+check('Types', 'npx', ['vue-tsc', '-b', '--noEmit'])
+runner('Unit and API tests', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'vitest.json')}`], {}, () => {
+  const { numPassedTests, numFailedTests } = report('vitest.json')
+  return { passed: numPassedTests, failed: numFailedTests }
+})
+runner('Browser tests', ['playwright', 'test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'playwright.json') }, () => {
+  const { stats } = report('playwright.json')
+  return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
+})
+
+console.info(`\n${passed} passed, ${failed} failed`)
+process.exit(failed === 0 ? 0 : 1)
