@@ -2,12 +2,13 @@ import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
   testDir: 'tests/e2e',
+  globalSetup: './tests/fixtures/demo-template.ts',
   outputDir: 'test-results',
   timeout: 90_000,
   expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: false,
-  reporter: [['list'], ['json']],
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',

@@ -9,8 +9,8 @@ onMounted(async () => {
     await session.load()
     void session.loadPeople().catch(() => undefined)
     await outbox.load()
-    ready.value = true
     await sendToDoor()
+    ready.value = true
   } catch (error) {
     trouble.value = wordsOf(error)
   }

@@ -89,11 +89,13 @@ export function drawTally(svg: SVGSVGElement, strokes: readonly Stroke[], layout
   const root = select(svg).attr('viewBox', `0 0 ${width} ${height}`).attr('width', width).attr('height', height)
   const groups = root.selectAll<SVGGElement, Stroke>('g.stroke').data(strokes as Stroke[], stroke => stroke.key)
   groups.exit().remove()
-  const entered = groups.enter().append('g').attr('role', 'img').attr('tabindex', -1)
+  const entered = groups.enter().append('g').attr('tabindex', -1)
   entered.merge(groups)
     .attr('class', stroke => ['stroke', `is-${shapeOf(stroke)}`, stroke.bat ? 'is-bat' : '', stroke.disputed ? 'is-disputed' : ''].filter(Boolean).join(' '))
     .attr('transform', (_, i) => `translate(${xOf(i) * cell}, ${Math.floor(i / perRow) * row + 0.7 * cell})`)
-    .attr('aria-label', stroke => stroke.sentence)
+    // Strokes of a small tally say nothing each; the whole has its sentence.
+    .attr('role', stroke => (stroke.sentence ? 'img' : 'presentation'))
+    .attr('aria-label', stroke => stroke.sentence || null)
     .attr('data-key', stroke => stroke.key)
     .each(function (stroke) {
       const drawn = `${shapeOf(stroke)} ${stroke.bat} ${stroke.stored} ${stroke.disputed} ${stroke.rescued} ${stroke.ticks.length}`

@@ -46,6 +46,6 @@ function step(event: KeyboardEvent) {
 
 <template>
   <div class="tally" :class="{ still }">
-    <svg ref="svg" role="group" :aria-label="counts" @click="choose" @focusin="choose" @keydown="step" />
+    <svg ref="svg" :role="still ? 'img' : 'group'" :aria-label="counts" @click="choose" @focusin="choose" @keydown="step" />
   </div>
 </template>

@@ -73,7 +73,7 @@ async function addPress() {
         <div v-for="(piece, i) in form.packing" :key="i" class="packing">
           <VTextField v-model="piece.name" :label="`Piece ${i + 1}`" placeholder="card, felt, blanket …" />
           <VTextField v-model="piece.thickness" label="Thickness" inputmode="decimal" suffix="mm" />
-          <VBtn class="quiet" :aria-label="`Take piece ${i + 1} out`" @click="form.packing.splice(i, 1)">Take out</VBtn>
+          <VBtn class="quiet" :aria-label="`Take out piece ${i + 1}`" @click="form.packing.splice(i, 1)">Take out</VBtn>
         </div>
         <div class="buttons"><VBtn class="quiet" @click="form.packing.push({ name: '', thickness: '' })">One more piece</VBtn><span class="soft">{{ stack.toFixed(2) }} mm in all</span></div>
         <template v-if="hasScrews">

@@ -1,0 +1,121 @@
+import { expect, test } from '../fixtures/browser'
+import { Server } from '../fixtures/server'
+import { Wire } from '../fixtures/wire'
+
+const unreachable = /Failed to load resource|net::ERR_|ERR_CONNECTION|service worker/i
+
+async function benchOf(page: import('@playwright/test').Page, server: Server, title: string): Promise<string> {
+  await page.goto(server.url)
+  await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
+  const { editions } = await (await page.request.get(`${server.url}/api/editions?search=${encodeURIComponent(title)}`)).json() as { editions: { id: string }[] }
+  const path = `/bench/${editions[0]!.id}`
+  await page.goto(`${server.url}${path}`)
+  await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()
+  return path
+}
+
+test('nothing tapped is lost while the server is dead and the page is reloaded', async ({ page, pressroom, quiet }) => {
+  quiet.allow(unreachable)
+  const server = await pressroom({ demo: true })
+  await benchOf(page, server, 'Harbour Scales')
+  await page.evaluate(() => navigator.serviceWorker.ready)
+  await expect.poll(async () => page.evaluate(async () => (await caches.keys()).length)).toBeGreaterThan(0)
+  const strokes = page.locator('.tally g.stroke')
+  const before = await strokes.count()
+  await page.keyboard.press(' ')
+  await expect(page.locator('.tally .base')).toHaveCount(before + 1)
+  // The copy for starting without the server is written shortly after a stroke.
+  await page.waitForTimeout(1000)
+  await server.stop('SIGKILL')
+  await page.keyboard.press(' ')
+  await page.keyboard.press('d')
+  await page.keyboard.press(' ')
+  await expect(strokes).toHaveCount(before + 4)
+  await expect(page.getByText('3 taps not stored yet')).toBeVisible()
+  await expect(page.locator('.tally .base')).toHaveCount(before + 1)
+  await page.reload()
+  await expect(strokes).toHaveCount(before + 4)
+  await page.keyboard.press(' ')
+  await expect(page.getByText('4 taps not stored yet')).toBeVisible()
+  const again = await Server.start({ folder: server.folder, port: server.port, demo: true })
+  await expect(page.locator('.tally .base')).toHaveCount(before + 5, { timeout: 30_000 })
+  await expect(page.getByText('not stored yet')).toHaveCount(0)
+  const id = page.url().split('/').at(-1)!
+  const { state } = await (await page.request.get(`${again.url}/api/editions/${id}`)).json() as { state: { pulls: { disputed: unknown }[] } }
+  expect(state.pulls).toHaveLength(before + 5)
+  expect(state.pulls.filter(pull => pull.disputed)).toEqual([])
+  await again.stop('SIGKILL')
+})
+
+test('a second browser sees the stroke within a second, and catches up after a cut', async ({ page, browser, pressroom, quiet }) => {
+  quiet.allow(unreachable)
+  const server = await pressroom({ demo: true })
+  const path = await benchOf(page, server, 'Harbour Scales')
+  const context = await browser.newContext()
+  quiet.watch(context)
+  const other = await context.newPage()
+  const wire = await Wire.lay(server.port)
+  await other.goto(wire.url)
+  await expect(other.getByRole('heading', { name: 'The floor' })).toBeVisible()
+  await other.goto(`${wire.url}${path}`)
+  const strokes = other.locator('.tally g.stroke')
+  await expect(other.getByText('every pull stored', { exact: true })).toBeVisible()
+  const before = await strokes.count()
+  await page.keyboard.press(' ')
+  await expect(strokes).toHaveCount(before + 1, { timeout: 1000 })
+  wire.cut()
+  await page.keyboard.press(' ')
+  await page.keyboard.press(' ')
+  await expect(page.locator('.tally .base')).toHaveCount(before + 3)
+  await other.waitForTimeout(500)
+  expect(await strokes.count()).toBe(before + 1)
+  await wire.mend()
+  await expect(strokes).toHaveCount(before + 3, { timeout: 20_000 })
+  await context.close()
+  wire.cut()
+})
+
+test('a stroke appears within 50 ms of the tap', async ({ page, pressroom }) => {
+  const server = await pressroom({ demo: true })
+  await benchOf(page, server, 'Harbour Scales')
+  const times: number[] = []
+  for (let i = 0; i < 8; i++) {
+    times.push(await page.evaluate(() => new Promise<number>((resolve) => {
+      const svg = document.querySelector('.tally svg')!
+      const observer = new MutationObserver(() => {
+        observer.disconnect()
+        resolve(performance.now() - began)
+      })
+      observer.observe(svg, { childList: true })
+      const began = performance.now()
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'g' }))
+    })))
+  }
+  expect(times.sort((a, b) => a - b)[4]!).toBeLessThan(50)
+})
+
+test('two layers: the next layer takes the sheets that came through, once they are dry', async ({ page, pressroom }) => {
+  const server = await pressroom({ demo: true })
+  await benchOf(page, server, 'Net Loft Stairs')
+  await page.getByLabel('Layer', { exact: true }).selectOption({ label: 'black' })
+  await expect(page.getByText('Nobody has said the layer beneath is dry.')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Good/ })).toBeDisabled()
+  await page.getByRole('button', { name: 'It is dry' }).click()
+  await expect(page.getByText(/Next: sheet \d+/)).toBeVisible()
+  await page.getByRole('button', { name: /^Good/ }).click()
+  await expect(page.locator('.tally .base')).toHaveCount(1)
+})
+
+test('a change of person at the bench signs the next pull with their name', async ({ page, pressroom }) => {
+  const server = await pressroom({ demo: true })
+  await benchOf(page, server, 'Harbour Scales')
+  await page.keyboard.press('c')
+  await page.locator('.v-select', { hasText: 'Name' }).click()
+  await page.getByRole('option', { name: 'Merle Tarn' }).click()
+  await page.getByLabel('PIN or passphrase').fill('2580')
+  await page.getByRole('button', { name: 'Change over' }).click()
+  await expect(page.getByRole('button', { name: /^Merle Tarn/ })).toBeVisible()
+  await page.keyboard.press(' ')
+  await expect(page.locator('.last strong')).toContainText('by Merle Tarn')
+  await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()
+})
