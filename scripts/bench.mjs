@@ -1,0 +1,40 @@
+import { join } from 'node:path'
+import { ensureBrowser, ensureBuild, ensurePackages, freshFolder, root } from './ready.mjs'
+
+ensurePackages()
+ensureBrowser()
+ensureBuild()
+
+const { measurePulls } = await import('./bench/pulls.mjs')
+const { measureFirstLoad } = await import('./bench/page.mjs')
+const { fillLedger } = await import('./bench/ledger.mjs')
+const { measureLists, measureEdition } = await import('./bench/reading.mjs')
+
+const folder = name => freshFolder(join(root, '.cache/bench', name))
+const lines = []
+const say = (what, measured, wanted, met) => lines.push({ what, measured, wanted, met: met === null ? '' : met ? 'yes' : 'NO' })
+
+const pulls = await measurePulls(folder('pulls'))
+say('durable pulls over HTTP, 20 clients', `${pulls.rate.toFixed(0)} a second`, 'at least 400', pulls.rate >= 400)
+say('  their p95', `${pulls.p95.toFixed(1)} ms`, 'under 100 ms', pulls.p95 < 100)
+say('  bare sqlite3, single commits', `${pulls.bare.toFixed(0)} a second`, '', null)
+say('  ratio', (pulls.rate / pulls.bare).toFixed(2), '', null)
+
+const edition = await measureEdition(folder('edition'), fillLedger)
+say('edition of 3,000 events, from disk', `${edition.cold.toFixed(1)} ms`, 'under 60 ms', edition.cold < 60)
+say('  from memory', `${edition.warm.toFixed(1)} ms`, 'under 60 ms', edition.warm < 60)
+
+const page = await measureFirstLoad(folder('page'))
+say('first load, compressed script', `${(page.script / 1000).toFixed(0)} kB`, 'under 350 kB', page.script < 350_000)
+say('  floor usable after', `${page.usable.toFixed(0)} ms`, 'under 1500 ms', page.usable < 1500)
+say('stroke after a tap', `${page.tap.toFixed(1)} ms`, 'under 50 ms', page.tap < 50)
+
+if (!process.argv.includes('--quick')) {
+  const lists = await measureLists(folder('lists'), fillLedger)
+  say('editions list, 2,000 editions, 1,000,000 impressions', `${lists.list.toFixed(1)} ms`, 'under 100 ms', lists.list < 100)
+  say('  searched', `${lists.search.toFixed(1)} ms`, 'under 100 ms', lists.search < 100)
+  say('  server memory, highest', `${lists.memory} MB`, 'under 300 MB', lists.memory < 300)
+}
+
+console.table(lines)
+process.exit(lines.some(line => line.met === 'NO') ? 1 : 0)

@@ -1,0 +1,62 @@
+import { fileURLToPath } from 'node:url'
+import { createJiti } from 'jiti'
+import { v7 } from 'uuid'
+
+const at = path => fileURLToPath(new URL(path, import.meta.url))
+const jiti = createJiti(import.meta.url, { alias: { '#core': at('../../core'), '#shared': at('../../shared') } })
+const plan = { method: 'single', size: 400, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 20, PP: 0, HC: 0 }, line: 'number-title-signature', year: null, numerals: 'roman', artist: 'Bench', due: null }
+
+/**
+ * Append valid events in bulk: so many editions with so many pulls each, through the same `decide`, `evolve` and hash
+ * chain as real use, and rebuild the summaries from them.
+ * @returns ids of the editions
+ */
+export async function fillLedger(folder, editions, pulls, progress = () => {}) {
+  const { openConnections } = await jiti.import(at('../../server/database/connections.ts'))
+  const { migrate } = await jiti.import(at('../../server/database/migrations.ts'))
+  const { chainStart, eventHash, lastPosition, toRow } = await jiti.import(at('../../server/database/events.ts'))
+  const { rebuildSummaries } = await jiti.import(at('../../server/database/summaries.ts'))
+  const { decide, evolve, emptyState, streamsFor } = await jiti.import(at('../../core/ledger/streams.ts'))
+  const db = await openConnections(folder)
+  await migrate(db.writer)
+  let position = await lastPosition(db.reader)
+  const ids = []
+  const lot = { stream: 'lot:bench', name: 'laid', left: 1e9, price: 1, seq: 0 }
+  const tables = db.writer.getQueryInterface()
+  for (let e = 0; e < editions; e++) {
+    const id = v7()
+    const stream = `edition:${id}`
+    ids.push(id)
+    let state = emptyState(stream)
+    let hash = chainStart
+    const rows = []
+    const give = (type, data) => {
+      const commandId = v7()
+      const now = new Date(Date.UTC(2026, 0, 1) + e * 3600_000 + rows.length * 1000).toISOString()
+      const command = { type, stream, data, expectedSeq: state.seq }
+      const states = new Map(streamsFor(command).map(name => [name, name === stream ? state : name.startsWith('lot:') ? lot : emptyState(name)]))
+      const decision = decide(states, command, { personId: 'bench', role: 'manager', commandId, occurredAt: now })
+      if (decision.refusal) throw new Error(decision.refusal.message)
+      for (const proposed of decision.events.filter(event => event.stream === stream)) {
+        const bare = { ...proposed, position: ++position, seq: state.seq + 1, actor: 'bench', via: null, device: 'bench', commandId, occurredAt: now, recordedAt: now }
+        hash = eventHash(hash, bare)
+        const event = { ...bare, hash }
+        state = evolve(state, event)
+        rows.push(toRow(event))
+      }
+    }
+    give('start-edition', { title: `Edition ${e}`, plan })
+    give('tear', { lotId: 'bench', lotSheets: pulls, count: pulls })
+    const layerId = state.layers[0].id
+    for (let sheet = 1; sheet <= pulls; sheet++) {
+      give('pull', { layerId, kind: 'pull', proofKind: null, verdict: sheet % 17 === 0 ? 'reject' : 'good', sheetIds: [sheet], faults: [], rescued: null, wetOnWet: false, setupSeq: 0, batchIds: [] })
+    }
+    await db.writer.query('BEGIN IMMEDIATE')
+    for (let i = 0; i < rows.length; i += 500) await tables.bulkInsert('events', rows.slice(i, i + 500))
+    await db.writer.query('COMMIT')
+    if (e % 100 === 99) progress(e + 1)
+  }
+  await rebuildSummaries(db.writer, db.long)
+  await db.close()
+  return ids
+}

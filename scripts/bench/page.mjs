@@ -1,0 +1,49 @@
+import { chromium } from '@playwright/test'
+import { median, startServer } from './server.mjs'
+
+const args = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+
+/** What a first visit to the floor loads, compressed, and when the page can be used. */
+export async function measureFirstLoad(folder) {
+  const server = await startServer(folder, true)
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
+  const times = []
+  let script = 0
+  for (let round = 0; round < 5; round++) {
+    const context = await browser.newContext({ serviceWorkers: 'block' })
+    const page = await context.newPage()
+    const began = performance.now()
+    await page.goto(server.url, { waitUntil: 'commit' })
+    await page.getByRole('heading', { name: 'At the presses' }).waitFor()
+    times.push(performance.now() - began)
+    script = await page.evaluate(() => performance.getEntriesByType('resource').filter(entry => entry.name.endsWith('.js')).reduce((sum, entry) => sum + entry.encodedBodySize, 0))
+    await context.close()
+  }
+  const bench = await measureTap(browser, server.url)
+  await browser.close()
+  await server.stop()
+  return { script, usable: median(times), tap: bench }
+}
+
+/** Milliseconds from a key at the bench to the stroke in the page, median of nine. */
+async function measureTap(browser, url) {
+  const page = await browser.newPage()
+  await page.goto(url)
+  await page.getByRole('heading', { name: 'At the presses' }).waitFor()
+  const { editions } = await page.request.get(`${url}/api/editions?search=Harbour`).then(answer => answer.json())
+  await page.goto(`${url}/bench/${editions[0].id}`)
+  await page.getByText('every pull stored', { exact: true }).waitFor()
+  const times = []
+  for (let i = 0; i < 9; i++) {
+    times.push(await page.evaluate(() => new Promise((resolve) => {
+      const observer = new MutationObserver(() => {
+        observer.disconnect()
+        resolve(performance.now() - began)
+      })
+      observer.observe(document.querySelector('.tally svg'), { childList: true })
+      const began = performance.now()
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'g' }))
+    })))
+  }
+  return median(times)
+}

@@ -1,0 +1,49 @@
+import { median, startServer } from './server.mjs'
+
+/** A signed-in reader of a server whose ledger was filled before. */
+async function reader(folder) {
+  const server = await startServer(folder)
+  const setUp = await fetch(`${server.url}/api/setup`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ studio: 'Bench', name: 'Bench', secret: 'bench', line: 'number-signature', currency: '€' }) })
+  const cookie = setUp.headers.getSetCookie()[0].split(';')[0]
+  const time = async (path) => {
+    const began = performance.now()
+    const answer = await fetch(`${server.url}${path}`, { headers: { cookie } })
+    await answer.arrayBuffer()
+    if (!answer.ok) throw new Error(`${path}: ${answer.status}`)
+    return performance.now() - began
+  }
+  return { server, time }
+}
+
+/** Ten editions of 3,000 events: the first read of each comes from disk, the second from memory. */
+export async function measureEdition(folder, fillLedger) {
+  const ids = await fillLedger(folder, 10, 2997)
+  const { server, time } = await reader(folder)
+  const [first, ...rest] = ids
+  await time(`/api/editions/${first}`)
+  const cold = []
+  const warm = []
+  for (const id of rest) {
+    cold.push(await time(`/api/editions/${id}`))
+    warm.push(await time(`/api/editions/${id}`))
+  }
+  await server.stop()
+  return { cold: median(cold), warm: median(warm) }
+}
+
+/** Two thousand editions of five hundred impressions. */
+export async function measureLists(folder, fillLedger) {
+  const ids = await fillLedger(folder, 2000, 500, done => console.info(`  ${done} of 2000 editions written`))
+  const { server, time } = await reader(folder)
+  const list = []
+  const search = []
+  for (let i = 0; i < 20; i++) {
+    list.push(await time('/api/editions'))
+    search.push(await time(`/api/editions?search=tion%201${i}`))
+    await time(`/api/editions/${ids[i * 90]}`)
+    await time('/api/floor')
+  }
+  const memory = server.memory().most
+  await server.stop()
+  return { list: median(list), search: median(search), memory }
+}
