@@ -40,5 +40,5 @@ function lose(stage: StreamStage, what: string): void {
   const known = stage.losses.find(loss => loss.what === what)
   if (known) known.sheets += 1
   else stage.losses.push({ what, sheets: 1 })
-  stage.losses.sort((a, b) => b.sheets - a.sheets)
+  stage.losses.sort((a, b) => b.sheets - a.sheets || a.what.localeCompare(b.what, 'en'))
 }

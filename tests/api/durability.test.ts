@@ -1,4 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest'
+import { openConnections } from '../../server/database/connections'
 import { Client } from '../fixtures/client'
 import { newFolder, Server } from '../fixtures/server'
 
@@ -109,6 +110,28 @@ describe('a server that cannot serve says why and leaves', () => {
     const server = await Server.spawn({ folder })
     expect(await server.exit()).not.toBe(0)
     expect(server.log()).toContain('is damaged or is no Ample Tally ledger')
+  })
+
+  it('keeps nothing half while another program locks the file, and goes on when it is free', async () => {
+    const server = await start()
+    const client = await new Client(server.url).setUp()
+    const { id, stream, layerId } = await client.edition(2)
+    const other = await openConnections(server.folder)
+    await other.writer.query('BEGIN EXCLUSIVE')
+    const command = client.envelope(stream, 'pull', client.pull(layerId, 1))
+    expect(await client.send('POST', '/api/commands', command)).toMatchObject({ status: 503, body: { code: 'busy' } })
+    await other.writer.query('ROLLBACK')
+    await other.close()
+    expect((await client.send('POST', '/api/commands', command)).status).toBe(200)
+    expect((await client.read(id)).state.pulls).toHaveLength(1)
+  })
+
+  it('leaves with the reason when the port is taken', async () => {
+    const server = await start()
+    const { spawnSync } = await import('node:child_process')
+    const second = spawnSync(process.execPath, ['scripts/start.mjs'], { env: { ...process.env, PORT: String(server.port), AMPLE_TALLY_DATA: newFolder() }, encoding: 'utf8' })
+    expect(second.status).toBe(1)
+    expect(second.stderr).toContain(`Port ${server.port} is in use`)
   })
 
   it('stops soon on SIGTERM with an open event stream', async () => {

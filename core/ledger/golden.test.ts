@@ -1,0 +1,45 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { countEdition } from '../edition/count'
+import { evolveEdition } from '../edition/evolve'
+import { emptyEdition, type EditionState } from '../edition/state'
+import type { LedgerEvent } from './envelope'
+import { emptyState, evolve, type StreamState } from './streams'
+import { NewerLedgerError, upcast } from './upcast'
+
+const golden = (name: string) => readFileSync(new URL(`./golden/${name}`, import.meta.url), 'utf8')
+const events = golden('version-1.jsonl').trim().split('\n').map(line => JSON.parse(line) as LedgerEvent)
+
+describe('a ledger of version 1', () => {
+  it('folds to the same states as on the day it was written', () => {
+    const states = new Map<string, StreamState>()
+    for (const event of events) states.set(event.stream, evolve(states.get(event.stream) ?? emptyState(event.stream), upcast(event)))
+    expect(JSON.parse(JSON.stringify(Object.fromEntries(states)))).toEqual(JSON.parse(golden('version-1.states.json')))
+    expect(countEdition(states.get('edition:e1') as EditionState).findings).toEqual([])
+  })
+
+  it('holds an event of every type that this version writes', () => {
+    const evolved = events.filter(event => event.stream === 'edition:e1')
+    const silent = evolved.filter((event, i) => {
+      const before = evolved.slice(0, i).reduce(evolveEdition, emptyEdition(event.stream))
+      const { seq: _s, changedAt: _c, ...after } = evolveEdition(before, event)
+      const { seq: _bs, changedAt: _bc, ...rest } = before
+      return JSON.stringify(after) === JSON.stringify(rest)
+    })
+    expect(silent.map(event => event.type)).toEqual([])
+    expect(new Set(events.map(event => event.type)).size).toBe(40)
+  })
+})
+
+describe('upcasting', () => {
+  const old = { ...events[0]!, type: 'pulled', version: 1, data: { sheet: 4 } }
+
+  it('takes old data through every step', () => {
+    const steps = { 'pulled@1': (data: Record<string, unknown>) => ({ sheetIds: [data.sheet] }), 'pulled@2': (data: Record<string, unknown>) => ({ ...data, rescued: null }) }
+    expect(upcast(old, steps, { pulled: 3 })).toMatchObject({ version: 3, data: { sheetIds: [4], rescued: null } })
+  })
+
+  it('refuses a ledger newer than itself', () => {
+    expect(() => upcast({ ...old, version: 2 })).toThrow(NewerLedgerError)
+  })
+})

@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest'
+import { PressTable } from '../../tests/fixtures/press-table'
+import { streamOf } from '../edition/stream'
+import { layerAtPress, nextSheet, stackFor } from '../edition/stack'
+import { stops } from '../edition/stops'
+import { outlook } from './outlook'
+import { pace } from './pace'
+
+const minutes = (...at: number[]) => at.map(minute => minute * 60_000)
+
+describe('the pace', () => {
+  it('is the median interval, pauses left out', () => {
+    expect(pace(minutes(0, 3, 6, 9, 60, 63, 66))).toBe(3)
+    expect(pace(minutes(0, 2, 6, 9))).toBe(3)
+    expect(pace(minutes(5))).toBeNull()
+  })
+
+  it('looks at the last eight intervals only', () => {
+    expect(pace(minutes(0, 20, 40, 41, 42, 43, 44, 45, 46, 47, 48))).toBe(1)
+  })
+})
+
+describe('the outlook of a run', () => {
+  it('is certain when the goal is reached and hopeless without sheets', () => {
+    const table = new PressTable({ size: 2 }).tear(3)
+    for (const sheet of [1, 2, 3]) table.pull(sheet)
+    expect(outlook(table.edition)).toMatchObject({ goal: 3, good: 3, chance: 1, restsOn: 3 })
+    const short = new PressTable({ size: 4 }).tear(3)
+    expect(outlook(short.edition).chance).toBe(0)
+  })
+
+  it('falls with each reject and counts doubtful sheets as alive', () => {
+    const table = new PressTable({ size: 4 }).tear(6)
+    const before = outlook(table.edition).chance
+    table.pull(1, { verdict: 'doubtful' })
+    const doubted = outlook(table.edition).chance
+    table.pull(2, { verdict: 'reject' })
+    expect(before).toBeGreaterThan(0.9)
+    expect(doubted).toBeGreaterThan(before)
+    expect(outlook(table.edition).chance).toBeLessThan(doubted)
+  })
+})
+
+describe('the stack', () => {
+  it('comes to the next layer in the order pulled, or reversed', () => {
+    const table = new PressTable().tear(5)
+    table.must('add-layer', { name: 'slate', blocks: [] })
+    const second = () => table.edition.layers[1]!
+    for (const sheet of [2, 5, 1]) table.pull(sheet)
+    expect(layerAtPress(table.edition)?.id).toBe(table.layer)
+    expect(stackFor(table.edition, second()).map(sheet => sheet.id)).toEqual([2, 5, 1])
+    table.must('change-layer', { layerId: second().id, name: 'slate', blocks: [], routine: '', stackOrder: 'reversed' })
+    expect(stackFor(table.edition, second()).map(sheet => sheet.id)).toEqual([1, 5, 2])
+    expect(nextSheet(table.edition, second(), new Set([1]))?.id).toBe(5)
+  })
+})
+
+describe('what an edition’s page tells', () => {
+  it('gives each stop its state and figure', () => {
+    const table = new PressTable().tear(6).number(2)
+    const told = Object.fromEntries(stops(table.edition).map(stop => [stop.key, `${stop.figure} (${stop.state})`]))
+    expect(told).toMatchObject({ plan: '5 prints (done)', paper: '6 torn (done)', press: '0 of 1 set (not yet)', pull: '2 of 6 (open)', sign: '0 of 2 (open)', close: 'open (not yet)' })
+  })
+
+  it('lets the stream thin where sheets were lost', () => {
+    const table = new PressTable().tear(6)
+    table.must('spoil-sheet', { sheetId: 6, fault: 'handling', reason: '' })
+    table.pull(1)
+    table.pull(2, { verdict: 'reject', faults: ['salt'] })
+    table.pull(3, { kind: 'proof' })
+    expect(streamOf(table.edition)).toEqual([
+      { label: 'torn', sheets: 6, losses: [{ what: 'handling', sheets: 1 }, { what: 'proofs', sheets: 1 }], doubtful: 0 },
+      { label: 'Layer 1', sheets: 2, losses: [{ what: 'salt', sheets: 1 }], doubtful: 0 },
+    ])
+  })
+})
