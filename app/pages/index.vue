@@ -63,7 +63,7 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
             </div>
             <TallyDrawing still :strokes="strokes(edition)" :cell="11" :tall="2.2" :label="edition.title" />
             <div class="figure">
-              <strong>{{ edition.left }} to pull<template v-if="edition.minutesLeft">, {{ howLong(edition.minutesLeft) }}</template></strong>
+              <strong>{{ edition.goodHere }} good, {{ edition.left }} to pull<template v-if="edition.minutesLeft">, {{ howLong(edition.minutesLeft) }}</template></strong>
               <span class="soft">{{ percent(edition.chance) }} chance of {{ edition.goal }} · {{ ago(edition.lastPullAt, now) }}</span>
             </div>
           </li>

@@ -160,7 +160,7 @@ const evolvers: { [T in EditionEventType]: Evolver<T> } = {
     ))),
     amendments: [...state.amendments, { size: data.size, reason: data.reason, at: event.occurredAt, by: event.actor }],
   }),
-  'edition-closed': (state, _data, event) => ({ ...state, closedAt: event.occurredAt }),
+  'edition-closed': (state, data, event) => ({ ...state, closedAt: event.occurredAt, closingNote: data.note }),
   'edition-reopened': (state, data, event) => ({
     ...state, closedAt: null, reopenings: [...state.reopenings, { reason: data.reason, at: event.occurredAt }],
   }),

@@ -19,6 +19,7 @@ export interface EditionRecord {
   plan: EditionPlan
   startedAt: string
   closedAt: string | null
+  closingNote: string
   paper: { name: string, largeSheets: number, pieces: number }[]
   layers: { name: string, press: string, packing: string, inks: string[], pulls: number, rejects: number }[]
   series: { series: Series, size: number, given: number, signed: number, destroyed: number }[]
@@ -72,7 +73,7 @@ export function editionRecord(state: EditionState, studio: StudioState, nameOf: 
   const kinds = [...new Set(live.filter(pull => pull.kind !== 'pull').map(pull => pull.proofKind ?? pull.kind))]
   return {
     format: 'ample-tally edition record', version: 1, studio: studio.name, title: state.title, artist: plan.artist, year: plan.year,
-    method: plan.method, plan, startedAt: state.startedAt, closedAt: state.closedAt,
+    method: plan.method, plan, startedAt: state.startedAt, closedAt: state.closedAt, closingNote: state.closingNote,
     paper: state.torn.map(torn => ({ name: torn.lotName, largeSheets: torn.lotSheets, pieces: torn.count })),
     layers: state.layers.map((layer) => {
       const setup = setupInForce(layer)

@@ -88,6 +88,8 @@ export interface EditionState {
   startedAt: string
   changedAt: string
   closedAt: string | null
+  /** What was said at closing, for instance of the block. */
+  closingNote: string
   reopenings: { reason: string, at: string }[]
 }
 
@@ -95,7 +97,7 @@ export function emptyEdition(stream: string): EditionState {
   return {
     stream, seq: 0, title: '', plan: null, earlierPlans: [], layers: [], sheets: [], made: 0, torn: [], pulls: [],
     adjustments: [], bat: null, earlierBats: [], seriesSize: {}, amendments: [], startedAt: '', changedAt: '',
-    closedAt: null, reopenings: [],
+    closedAt: null, closingNote: '', reopenings: [],
   }
 }
 

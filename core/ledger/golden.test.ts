@@ -22,9 +22,8 @@ describe('a ledger of version 1', () => {
     const evolved = events.filter(event => event.stream === 'edition:e1')
     const silent = evolved.filter((event, i) => {
       const before = evolved.slice(0, i).reduce(evolveEdition, emptyEdition(event.stream))
-      const { seq: _s, changedAt: _c, ...after } = evolveEdition(before, event)
-      const { seq: _bs, changedAt: _bc, ...rest } = before
-      return JSON.stringify(after) === JSON.stringify(rest)
+      const after = evolveEdition(before, event)
+      return JSON.stringify({ ...after, seq: 0, changedAt: '' }) === JSON.stringify({ ...before, seq: 0, changedAt: '' })
     })
     expect(silent.map(event => event.type)).toEqual([])
     expect(new Set(events.map(event => event.type)).size).toBe(40)

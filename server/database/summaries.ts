@@ -6,7 +6,7 @@ import { stateWord } from '#core/edition/stops'
 import { type LedgerEvent, streamId, streamKind } from '#core/ledger/envelope'
 import { emptyState, evolve, type StreamState } from '#core/ledger/streams'
 import { goal } from '#core/plan/plan'
-import { outlook } from '#core/run/outlook'
+import { goodAt, outlook } from '#core/run/outlook'
 import type { BatchState } from '#core/stores/batch'
 import type { LotState } from '#core/stores/lot'
 import type { PressState } from '#core/stores/press'
@@ -32,7 +32,7 @@ function editionSummary(state: EditionState): EditionSummary {
   const look = outlook(state, layer?.id)
   return {
     id: streamId(state.stream), title: state.title, artist: state.plan?.artist ?? '', method: state.plan?.method ?? '', state: stateWord(state),
-    goal: state.plan ? goal(state.plan) : 0, size: state.plan?.size ?? 0, made: at.made, good: at.good, doubtful: at.doubtful, rejects: at.rejects,
+    goal: state.plan ? goal(state.plan) : 0, size: state.plan?.size ?? 0, made: at.made, good: at.good, goodHere: layer ? goodAt(state, layer.id) : 0, doubtful: at.doubtful, rejects: at.rejects,
     signed: at.signed, numbered: at.numbered, impressions: state.pulls.filter(isLive).length, balances: count.balances, disputed: count.disputed,
     layers: state.layers.length, layerName: layer?.name ?? '', pressName: layer ? setupInForce(layer)?.pressName ?? '' : '',
     left, unfinished: awaitingLayers(state).length, chance: look.chance, minutesLeft: look.pace === null ? null : look.pace * left, due: state.plan?.due ?? null,
@@ -66,7 +66,7 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
   switch (kind) {
     case 'edition': {
       const edition = state as EditionState
-      return edition.plan === null ? null : row(edition.title, stateWord(edition), editionSummary(edition))
+      return edition.plan === null ? null : { ...row(edition.title, stateWord(edition), editionSummary(edition)), changed_at: edition.changedAt }
     }
     case 'lot': return row((state as LotState).name, '', lotSummary(state as LotState))
     case 'batch': return row((state as BatchState).name, '', batchSummary(state as BatchState))

@@ -57,6 +57,8 @@ export interface EditionSummary {
   size: number
   made: number
   good: number
+  /** Good after the layer at the press. */
+  goodHere: number
   doubtful: number
   rejects: number
   signed: number

@@ -39,7 +39,7 @@ function standing(edition: EditionSummary): string {
   if (edition.state === 'closed') return `${edition.signed} signed`
   if (edition.state === 'signing') return `${edition.signed} of ${edition.numbered} signed`
   if (edition.state === 'planned') return `${edition.goal} wanted`
-  return `${edition.good} good, ${edition.left} to pull`
+  return edition.state === 'numbering' ? `${edition.good} good, to curate` : `${edition.goodHere} good, ${edition.left} to pull`
 }
 </script>
 

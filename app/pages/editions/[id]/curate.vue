@@ -57,7 +57,7 @@ async function curateAll() {
 <style scoped>
 .first { margin: 0 0 14px; }
 .verdict { font-weight: 600; } .is-doubtful { color: var(--doubtful); } .is-reject { color: var(--reject); }
-.reason { width: 100%; min-width: 90px; border-bottom: 1px solid var(--rule); padding: 4px 0; background: transparent; color: var(--ink); }
+.reason { width: 100%; min-width: 90px; border: 0; border-bottom: 1px solid var(--rule); padding: 4px 0; background: transparent; color: var(--ink); }
 .choices { white-space: nowrap; }
 .choices button { padding: 4px 8px; min-height: 28px; border-bottom: 2px solid transparent; color: var(--green); }
 .choices button[aria-pressed='true'] { border-color: var(--ink); color: var(--ink); font-weight: 600; }
