@@ -13,7 +13,7 @@ export default defineNuxtConfig({
   sourcemap: false,
   modules: ['@pinia/nuxt'],
   alias: { '#core': core },
-  css: ['@fontsource-variable/bitter/index.css', '@fontsource-variable/public-sans/index.css', 'vuetify/styles', '~/assets/paper.css'],
+  css: ['@fontsource-variable/bitter/index.css', '@fontsource-variable/public-sans/index.css', 'vuetify/styles/core', '~/assets/paper.css'],
   app: {
     head: {
       title: 'Ample Tally',

@@ -1,6 +1,6 @@
 import { allSeries, type Series } from '../plan/plan'
 import type { EditionState } from './state'
-import { hasEveryLayer, placeOf, type Place, standingVerdict } from './places'
+import { hasEveryLayer, isAlive, type Place, standings } from './places'
 import { isLive, livePullsOn } from './state'
 
 /** One line of the count, as it would be pencilled in a ledger. */
@@ -61,8 +61,8 @@ function proofLabel(proof: string): string {
  */
 export function countEdition(state: EditionState): Count {
   const tally = new Map<string, CountRow & { order: number }>()
-  for (const sheet of state.sheets) {
-    const row = rowKey(placeOf(state, sheet))
+  for (const { place } of standings(state)) {
+    const row = rowKey(place)
     if (row === null) continue
     const known = tally.get(row.key)
     if (known) known.sheets += 1
@@ -101,7 +101,7 @@ function pullFindings(state: EditionState): string[] {
 function numberFindings(state: EditionState): string[] {
   const findings: string[] = []
   const used = new Map<string, number>()
-  for (const sheet of state.sheets) {
+  for (const { sheet, place, verdict } of standings(state)) {
     if (!sheet.mark || (sheet.destroyed && sheet.destroyed.replaceable)) continue
     const { series, number } = sheet.mark
     const label = `${series} ${number}`
@@ -111,9 +111,8 @@ function numberFindings(state: EditionState): string[] {
     const size = state.seriesSize[series] ?? 0
     if (number < 1 || number > size) findings.push(`${label} on sheet ${sheet.id} is outside 1 to ${size}.`)
     if (sheet.destroyed) continue
-    const place = placeOf(state, sheet)
     if (place.kind !== 'marked') findings.push(`Sheet ${sheet.id} is ${place.kind} yet carries ${label}.`)
-    if (sheet.signed && !(hasEveryLayer(state, sheet) && standingVerdict(state, sheet) === 'good')) {
+    if (sheet.signed && !(hasEveryLayer(state, sheet) && verdict === 'good')) {
       findings.push(`Sheet ${sheet.id} is signed but is not a finished good print.`)
     }
   }
@@ -135,15 +134,14 @@ export interface Figures {
 
 export function figures(state: EditionState): Figures {
   const result: Figures = { made: state.made, blank: 0, good: 0, doubtful: 0, rejects: 0, numbered: 0, signed: 0, alive: 0 }
-  for (const sheet of state.sheets) {
-    const place = placeOf(state, sheet)
+  for (const { place } of standings(state)) {
     if (place.kind === 'blank') result.blank += 1
     if (place.kind === 'good' || place.kind === 'marked') result.good += 1
     if (place.kind === 'doubtful') result.doubtful += 1
     if (place.kind === 'reject') result.rejects += 1
     if (place.kind === 'marked') result.numbered += 1
     if (place.kind === 'marked' && place.signed) result.signed += 1
-    if (place.kind !== 'reject' && place.kind !== 'split' && place.kind !== 'destroyed' && place.kind !== 'proof' && place.kind !== 'bat') result.alive += 1
+    if (isAlive(place)) result.alive += 1
   }
   return result
 }

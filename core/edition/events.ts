@@ -1,4 +1,3 @@
-import type { LedgerEvent } from '../ledger/envelope'
 import type { EditionPlan, Series } from '../plan/plan'
 import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '../print/verdicts'
 
@@ -94,7 +93,3 @@ export interface EditionEvents {
 export type StackOrder = 'pulled' | 'reversed'
 
 export type EditionEventType = keyof EditionEvents
-
-export type EditionEvent = {
-  [T in EditionEventType]: LedgerEvent<T, EditionEvents[T]>
-}[EditionEventType]

@@ -1,20 +1,47 @@
-import type { LedgerEvent } from '../ledger/envelope'
-import type { EditionEvent, EditionEvents, EditionEventType, PullData } from './events'
-import { emptyEdition, type EditionState, type Layer, type Pull, type Sheet, pullOf } from './state'
+import type { Happening } from '../ledger/envelope'
+import type { EditionEvents, EditionEventType, PullData } from './events'
+import { type EditionState, type Layer, type Pull, type Sheet, pullOf } from './state'
 
-type Evolver<T extends EditionEventType> = (state: EditionState, data: EditionEvents[T], event: EditionEvent) => EditionState
+type Evolver<T extends EditionEventType> = (state: EditionState, data: EditionEvents[T], event: Happening) => EditionState
+
+/**
+ * States and arrays made within the fold that is going on. Nobody outside has seen them, so they may change in place:
+ * an edition of thousands of pulls folds in time linear in them.
+ */
+let own: WeakSet<object> | null = null
+
+function mine<Value>(values: Value[]): Value[] {
+  if (own?.has(values)) return values
+  const copy = values.slice()
+  own?.add(copy)
+  return copy
+}
+
+/** The state with some of it changed. */
+function put(state: EditionState, change: Partial<EditionState>): EditionState {
+  if (own?.has(state)) return Object.assign(state, change)
+  const next = { ...state, ...change }
+  own?.add(next)
+  return next
+}
 
 function replaceAt<Value>(values: Value[], index: number, value: Value): Value[] {
   if (index < 0 || index >= values.length) return values
-  const next = values.slice()
+  const next = mine(values)
   next[index] = value
+  return next
+}
+
+function append<Value>(values: Value[], value: Value): Value[] {
+  const next = mine(values)
+  next.push(value)
   return next
 }
 
 function changeSheet(state: EditionState, sheetId: number, change: (sheet: Sheet) => Sheet): EditionState {
   const sheet = state.sheets[sheetId - 1]
   if (!sheet) return state
-  return { ...state, sheets: replaceAt(state.sheets, sheetId - 1, change(sheet)) }
+  return put(state, { sheets: replaceAt(state.sheets, sheetId - 1, change(sheet)) })
 }
 
 function changeLayer(state: EditionState, layerId: string, change: (layer: Layer) => Layer): EditionState {
@@ -24,7 +51,7 @@ function changeLayer(state: EditionState, layerId: string, change: (layer: Layer
 function changePull(state: EditionState, pullId: string, change: (pull: Pull) => Pull): EditionState {
   const pull = pullOf(state, pullId)
   if (!pull) return state
-  return { ...state, pulls: replaceAt(state.pulls, pull.ordinal - 1, change(pull)) }
+  return put(state, { pulls: replaceAt(state.pulls, pull.ordinal - 1, change(pull)) })
 }
 
 function putOnSheets(state: EditionState, pull: Pick<PullData, 'pullId' | 'sheetIds'>): EditionState {
@@ -48,11 +75,14 @@ function partOf(whole: Sheet, id: number): Sheet {
   return { ...whole, id, parts: [], cutFrom: whole.id }
 }
 
-function recordPull(state: EditionState, data: PullData, event: EditionEvent, disputed: Pull['disputed']): EditionState {
+function recordPull(state: EditionState, data: PullData, event: Happening, disputed: Pull['disputed']): EditionState {
+  // Field by field: spreading was most of what reading a long edition cost.
   const pull: Pull = {
-    ...data, ordinal: state.pulls.length + 1, seq: event.seq, at: event.occurredAt, by: event.actor, voided: false, disputed,
+    pullId: data.pullId, layerId: data.layerId, kind: data.kind, proofKind: data.proofKind, verdict: data.verdict, sheetIds: data.sheetIds,
+    faults: data.faults, rescued: data.rescued, wetOnWet: data.wetOnWet, setupSeq: data.setupSeq, batchIds: data.batchIds,
+    ordinal: state.pulls.length + 1, seq: event.seq, at: event.occurredAt, by: event.actor, voided: false, disputed,
   }
-  const next = { ...state, pulls: [...state.pulls, pull] }
+  const next = put(state, { pulls: append(state.pulls, pull) })
   return disputed === null ? putOnSheets(next, data) : next
 }
 
@@ -170,12 +200,18 @@ const evolvers: { [T in EditionEventType]: Evolver<T> } = {
  * One event more. Total: an event whose type it does not know, or that speaks of a sheet that is not there, changes
  * nothing but the sequence, so an old ledger always loads however the rules have grown.
  */
-export function evolveEdition(state: EditionState, event: LedgerEvent): EditionState {
+export function evolveEdition(state: EditionState, event: Happening): EditionState {
   const evolver = evolvers[event.type as EditionEventType] as Evolver<EditionEventType> | undefined
-  const next = evolver ? evolver(state, event.data as never, event as EditionEvent) : state
-  return { ...next, seq: event.seq, changedAt: event.occurredAt }
+  const next = evolver ? evolver(state, event.data as never, event) : state
+  return put(next, { seq: event.seq, changedAt: event.occurredAt })
 }
 
-export function foldEdition(stream: string, events: readonly LedgerEvent[]): EditionState {
-  return events.reduce(evolveEdition, emptyEdition(stream))
+/** Many events at once, onto an edition that is left as it was. */
+export function foldEdition(from: EditionState, events: readonly Happening[]): EditionState {
+  own = new WeakSet()
+  try {
+    return events.reduce(evolveEdition, from)
+  } finally {
+    own = null
+  }
 }

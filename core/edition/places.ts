@@ -56,6 +56,26 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
   return sheet.dry.includes(last.layerId) ? { kind: 'waiting', layer: reached + 1 } : { kind: 'drying', layer: reached }
 }
 
+/** Where a sheet is, the layers on it, and how it stands. */
+export interface Standing {
+  sheet: Sheet
+  place: Place
+  layers: string[]
+  verdict: Verdict
+}
+
+const standingsOf = new WeakMap<EditionState, Standing[]>()
+
+/** Every sheet's standing, in serial order. Worked out once for each state, since every count and list asks for it. */
+export function standings(state: EditionState): readonly Standing[] {
+  let known = standingsOf.get(state)
+  if (!known) {
+    known = state.sheets.map(sheet => ({ sheet, place: placeOf(state, sheet), layers: layersOn(state, sheet), verdict: standingVerdict(state, sheet) }))
+    standingsOf.set(state, known)
+  }
+  return known
+}
+
 /** Alive: may still become a print of the edition. */
 export function isAlive(place: Place): boolean {
   return place.kind === 'blank' || place.kind === 'drying' || place.kind === 'waiting' || place.kind === 'doubtful' || place.kind === 'good' || place.kind === 'marked'

@@ -1,5 +1,5 @@
 import type { EditionState, Layer, Sheet } from './state'
-import { layersOn, placeOf, isAlive, standingVerdict } from './places'
+import { isAlive, standings } from './places'
 import { pullOf } from './state'
 
 /**
@@ -9,11 +9,9 @@ import { pullOf } from './state'
 export function stackFor(state: EditionState, layer: Layer): Sheet[] {
   const at = state.layers.findIndex(other => other.id === layer.id)
   const before = state.layers.slice(0, at).map(other => other.id)
-  const ready = state.sheets.filter((sheet) => {
-    if (!isAlive(placeOf(state, sheet)) || sheet.mark) return false
-    const on = layersOn(state, sheet)
-    return !on.includes(layer.id) && before.every(id => on.includes(id)) && on.length === before.length
-  })
+  const ready = standings(state).filter(({ sheet, place, layers }) => (
+    isAlive(place) && !sheet.mark && !layers.includes(layer.id) && layers.length === before.length && before.every(id => layers.includes(id))
+  )).map(({ sheet }) => sheet)
   const previous = before.at(-1)
   if (previous === undefined) return ready
   const pulledAt = (sheet: Sheet) => Math.max(...sheet.pulls.map(id => pullOf(state, id)).filter(pull => pull?.layerId === previous).map(pull => pull!.ordinal))
@@ -36,17 +34,13 @@ export function isDryFor(state: EditionState, sheet: Sheet, layer: Layer): boole
 
 /** Finished prints that stand as good and carry no number yet, curated first-come. */
 export function awaitingNumbers(state: EditionState): Sheet[] {
-  return state.sheets.filter((sheet) => {
-    const place = placeOf(state, sheet)
-    return place.kind === 'good' && place.curated && standingVerdict(state, sheet) === 'good'
-  })
+  return standings(state).filter(({ place, verdict }) => place.kind === 'good' && place.curated && verdict === 'good').map(({ sheet }) => sheet)
 }
 
 /** Sheets alive that still lack layers, with how many each has to meet. */
 export function awaitingLayers(state: EditionState): { sheet: Sheet, layers: number }[] {
-  return state.sheets.flatMap((sheet) => {
-    if (sheet.mark || !isAlive(placeOf(state, sheet))) return []
-    const on = layersOn(state, sheet)
+  return standings(state).flatMap(({ sheet, place, layers: on }) => {
+    if (sheet.mark || !isAlive(place)) return []
     const layers = state.layers.filter(layer => !on.includes(layer.id)).length
     return layers > 0 ? [{ sheet, layers }] : []
   })

@@ -56,7 +56,7 @@ export function stateWord(edition: EditionState): 'closed' | 'signing' | 'number
   if (edition.closedAt) return 'closed'
   const at = figures(edition)
   if (at.signed > 0 || at.numbered > 0) return 'signing'
-  if (at.made > 0 && awaitingLayers(edition).length === 0 && at.good > 0) return 'numbering'
+  if (at.made > 0 && at.good > 0 && awaitingLayers(edition).length === 0) return 'numbering'
   if (edition.pulls.some(pull => isLive(pull) && pull.kind === 'pull')) return 'pulling'
   return edition.pulls.length > 0 || edition.made > 0 ? 'proving' : 'planned'
 }

@@ -1,5 +1,5 @@
 import { faultWord } from '../print/faults'
-import { layersOn, placeOf } from './places'
+import { standings } from './places'
 import type { EditionState } from './state'
 
 /** One station of the stream from torn to signed. */
@@ -18,11 +18,10 @@ export interface StreamStage {
  * that may still go on; what has not reached the next stage yet is waiting.
  */
 export function streamOf(state: EditionState): StreamStage[] {
-  const whole = state.sheets.filter(sheet => sheet.parts.length === 0)
-  const places = whole.map(sheet => ({ sheet, place: placeOf(state, sheet), on: layersOn(state, sheet) }))
-  const stages: StreamStage[] = [{ label: 'torn', sheets: whole.length, losses: [], doubtful: 0 }]
+  const places = standings(state).filter(({ sheet }) => sheet.parts.length === 0)
+  const stages: StreamStage[] = [{ label: 'torn', sheets: places.length, losses: [], doubtful: 0 }]
   state.layers.forEach((layer, i) => {
-    const here = places.filter(entry => entry.on.includes(layer.id))
+    const here = places.filter(entry => entry.layers.includes(layer.id))
     stages.push({ label: state.layers.length === 1 ? layer.name : `layer ${i + 1}`, sheets: here.length, losses: [], doubtful: places.filter(({ place }) => place.kind === 'doubtful' && place.layer === i + 1).length })
   })
   for (const { place } of places) {

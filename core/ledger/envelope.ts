@@ -23,6 +23,9 @@ export interface LedgerEvent<Type extends string = string, Data = unknown> {
   hash: string
 }
 
+/** What of an event `evolve` may read: nothing that depends on when or how it was stored. */
+export type Happening = Pick<LedgerEvent, 'stream' | 'seq' | 'type' | 'version' | 'actor' | 'occurredAt' | 'data'>
+
 /** An event as `decide` proposes it, before the ledger gives it a place. */
 export interface NewEvent<Type extends string = string, Data = unknown> {
   stream: string

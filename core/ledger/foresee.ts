@@ -1,9 +1,9 @@
-import { type Context, type LedgerEvent, type Refusal, streamKind } from './envelope'
+import { type Context, type Refusal, streamKind } from './envelope'
 import { type Command, decide, evolve, type StreamState } from './streams'
 
 /**
  * What a stream will look like once a command is stored, for the stroke that appears before the server answers.
- * Events get the next sequence numbers; their hash and position stay empty until the ledger gives them.
+ * Events get the next sequence numbers.
  */
 export function foresee<State extends StreamState>(
   state: State, others: ReadonlyMap<string, StreamState>, command: Command, context: Context,
@@ -14,9 +14,8 @@ export function foresee<State extends StreamState>(
   const own = decision.events.filter(event => event.stream === command.stream)
   return {
     state: own.reduce<StreamState>((folded, event) => evolve(folded, {
-      ...event, position: 0, seq: folded.seq + 1, actor: context.personId, via: null, device: '', commandId: context.commandId,
-      occurredAt: context.occurredAt, recordedAt: '', hash: '',
-    } satisfies LedgerEvent), state) as State,
+      ...event, seq: folded.seq + 1, actor: context.personId, occurredAt: context.occurredAt,
+    }), state) as State,
   }
 }
 

@@ -1,12 +1,12 @@
 import { decideEdition } from '../edition/decide'
-import { evolveEdition } from '../edition/evolve'
+import { evolveEdition, foldEdition } from '../edition/evolve'
 import { emptyEdition, type EditionState } from '../edition/state'
 import type { EditionCommands, EditionCommandType } from '../edition/commands'
 import { type BatchState, decideBatch, emptyBatch, evolveBatch } from '../stores/batch'
 import { decideLot, emptyLot, evolveLot, type LotState } from '../stores/lot'
 import { decidePress, emptyPress, evolvePress, type PressState } from '../stores/press'
 import { decideStudio, emptyStudio, evolveStudio, type StudioState } from '../stores/studio'
-import { type Context, type Decision, type LedgerEvent, refuse, streamKind } from './envelope'
+import { type Context, type Decision, type Happening, refuse, streamKind } from './envelope'
 import { may } from './roles'
 
 export type StreamState = EditionState | LotState | BatchState | PressState | StudioState
@@ -32,7 +32,7 @@ export function emptyState(stream: string): StreamState {
 }
 
 /** One event more on whichever stream it belongs to. Total. */
-export function evolve(state: StreamState, event: LedgerEvent): StreamState {
+export function evolve(state: StreamState, event: Happening): StreamState {
   switch (streamKind(event.stream)) {
     case 'edition': return evolveEdition(state as EditionState, event)
     case 'lot': return evolveLot(state as LotState, event)
@@ -40,6 +40,11 @@ export function evolve(state: StreamState, event: LedgerEvent): StreamState {
     case 'press': return evolvePress(state as PressState, event)
     default: return evolveStudio(state as StudioState, event)
   }
+}
+
+/** Many events of one stream at once. */
+export function fold(from: StreamState, events: readonly Happening[]): StreamState {
+  return streamKind(from.stream) === 'edition' ? foldEdition(from as EditionState, events) : events.reduce(evolve, from)
 }
 
 /** Streams whose states a command must see, its own first. */

@@ -1,4 +1,4 @@
-import type { LedgerEvent } from './envelope'
+import type { Happening } from './envelope'
 
 /** Turns the data of one event version into that of the next. Pure. */
 export type Upcaster = (data: Record<string, unknown>) => Record<string, unknown>
@@ -11,8 +11,8 @@ export const upcasters: Record<string, Upcaster> = {}
 
 /** Thrown when the ledger was written by a newer program than this one. */
 export class NewerLedgerError extends Error {
-  constructor(event: Pick<LedgerEvent, 'type' | 'version' | 'position'>) {
-    super(`The ledger holds “${event.type}” version ${event.version} at position ${event.position}, which this program does not know. Start the newer program again; nothing was changed.`)
+  constructor(event: Pick<Happening, 'stream' | 'seq' | 'type' | 'version'>) {
+    super(`The ledger holds “${event.type}” version ${event.version} at ${event.stream}, number ${event.seq}, which this program does not know. Start the newer program again; nothing was changed.`)
   }
 }
 
@@ -20,7 +20,7 @@ export class NewerLedgerError extends Error {
  * An event as today's `evolve` expects it.
  * @throws NewerLedgerError when its version is above the one we write.
  */
-export function upcast(event: LedgerEvent, steps = upcasters, versions = currentVersions): LedgerEvent {
+export function upcast<Event extends Happening>(event: Event, steps = upcasters, versions = currentVersions): Event {
   const current = versions[event.type] ?? 1
   if (event.version > current) throw new NewerLedgerError(event)
   let { version, data } = event

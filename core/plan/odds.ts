@@ -102,7 +102,9 @@ export function sheetsToStart(groups: readonly PassGroup[], goal: number, confid
 export function chanceOfStack(rate: Pick<PassGroup, 'passed' | 'rejected'>, layersToGo: readonly number[], needed: number): number {
   if (needed <= 0) return 1
   if (layersToGo.length < needed) return 0
-  const { nodes, weights } = betaQuadrature(rate.passed, rate.rejected, 64)
+  // Given p the chance is a polynomial in p whose degree is the layers to go in all: half as many nodes are exact.
+  const degree = layersToGo.reduce((sum, layers) => sum + layers, 0)
+  const { nodes, weights } = betaQuadrature(rate.passed, rate.rejected, Math.min(40, Math.ceil((degree + 1) / 2)))
   let chance = 0
   for (let j = 0; j < nodes.length; j++) {
     // survivors[k] = P(k so far), the last entry gathering everything from `needed` up.

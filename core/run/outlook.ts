@@ -1,4 +1,4 @@
-import { placeOf, standingVerdict } from '../edition/places'
+import { standings } from '../edition/places'
 import type { EditionState } from '../edition/state'
 import { isLive, layerNumber } from '../edition/state'
 import { awaitingLayers } from '../edition/stack'
@@ -30,11 +30,9 @@ export function outlook(state: EditionState, layerId?: string): Outlook {
   const start = guess(guesses.press.rate, guesses.press.strength)
   const rate = { passed: start.passed + pulls.length - rejected, rejected: start.rejected + rejected }
   const waiting = awaitingLayers(state)
-  const finishedGood = state.sheets.filter((sheet) => {
-    const place = placeOf(state, sheet)
-    return (place.kind === 'good' || place.kind === 'marked') && standingVerdict(state, sheet) === 'good'
-  }).length
-  const doubtfulDone = state.sheets.filter(sheet => placeOf(state, sheet).kind === 'doubtful' && !waiting.some(pile => pile.sheet.id === sheet.id)).length
+  const unfinished = new Set(waiting.map(pile => pile.sheet.id))
+  const finishedGood = standings(state).filter(({ place, verdict }) => (place.kind === 'good' || place.kind === 'marked') && verdict === 'good').length
+  const doubtfulDone = standings(state).filter(({ sheet, place }) => place.kind === 'doubtful' && !unfinished.has(sheet.id)).length
   const minutes = pace(pulls.filter(pull => !layerId || pull.layerId === layerId).map(pull => Date.parse(pull.at)))
   return {
     goal: wanted,
@@ -48,9 +46,8 @@ export function outlook(state: EditionState, layerId?: string): Outlook {
 /** Good sheets so far at one layer: alive and not doubtful, or further on. */
 export function goodAt(state: EditionState, layerId: string): number {
   const number = layerNumber(state, layerId)
-  return state.sheets.filter((sheet) => {
-    if (standingVerdict(state, sheet) !== 'good') return false
-    const place = placeOf(state, sheet)
+  return standings(state).filter(({ place, verdict }) => {
+    if (verdict !== 'good') return false
     if (place.kind === 'good' || place.kind === 'marked') return true
     return (place.kind === 'drying' && place.layer >= number) || (place.kind === 'waiting' && place.layer > number)
   }).length

@@ -1,4 +1,4 @@
-import { type Context, type Decision, type LedgerEvent, type NewEvent, refuse } from '../ledger/envelope'
+import { type Context, type Decision, type Happening, type NewEvent, refuse } from '../ledger/envelope'
 
 /** Ink families by how they dry and what cleans them. */
 export type InkFamily = 'oil' | 'water-washable oil' | 'water-based' | 'rubber-based' | 'other'
@@ -51,7 +51,7 @@ export function batchEvent<T extends keyof BatchEvents>(stream: string, type: T,
 }
 
 /** Total: an unknown event only moves the sequence. */
-export function evolveBatch(state: BatchState, event: LedgerEvent): BatchState {
+export function evolveBatch(state: BatchState, event: Happening): BatchState {
   const next = { ...state, seq: event.seq }
   switch (event.type) {
     case 'batch-mixed': {

@@ -1,4 +1,4 @@
-import { type Context, type Decision, type LedgerEvent, type NewEvent, refuse } from '../ledger/envelope'
+import { type Context, type Decision, type Happening, type NewEvent, refuse } from '../ledger/envelope'
 
 /** Large sheets bought together. Sizes in mm, weight in g/m², price for one large sheet in the studio's currency. */
 export interface LotDescription {
@@ -39,7 +39,7 @@ export function lotEvent<T extends keyof LotEvents>(stream: string, type: T, dat
 }
 
 /** Total: an unknown event only moves the sequence. */
-export function evolveLot(state: LotState, event: LedgerEvent): LotState {
+export function evolveLot(state: LotState, event: Happening): LotState {
   const next = { ...state, seq: event.seq }
   switch (event.type) {
     case 'lot-added': {

@@ -1,4 +1,4 @@
-import { type Context, type Decision, type LedgerEvent, type NewEvent, refuse } from '../ledger/envelope'
+import { type Context, type Decision, type Happening, type NewEvent, refuse } from '../ledger/envelope'
 
 export type PressKind = 'roller bed' | 'spring-loaded roller' | 'platen' | 'clamshell' | 'laminator' | 'by hand'
 export const pressKinds: readonly PressKind[] = ['roller bed', 'spring-loaded roller', 'platen', 'clamshell', 'laminator', 'by hand']
@@ -23,7 +23,7 @@ export function emptyPress(stream: string): PressState {
 }
 
 /** Total: an unknown event only moves the sequence. */
-export function evolvePress(state: PressState, event: LedgerEvent): PressState {
+export function evolvePress(state: PressState, event: Happening): PressState {
   const next = { ...state, seq: event.seq }
   return event.type === 'press-added' ? { ...next, ...(event.data as PressDescription) } : next
 }

@@ -1,4 +1,4 @@
-import { type Context, type Decision, type LedgerEvent, refuse, type Role } from '../ledger/envelope'
+import { type Context, type Decision, type Happening, refuse, type Role } from '../ledger/envelope'
 import type { LineCustom } from '../plan/plan'
 
 export interface StudioEvents {
@@ -30,7 +30,7 @@ export function emptyStudio(stream = 'studio'): StudioState {
 }
 
 /** Total: an unknown event only moves the sequence. */
-export function evolveStudio(state: StudioState, event: LedgerEvent): StudioState {
+export function evolveStudio(state: StudioState, event: Happening): StudioState {
   const next = { ...state, seq: event.seq }
   switch (event.type) {
     case 'studio-set': return { ...next, ...(event.data as StudioEvents['studio-set']) }

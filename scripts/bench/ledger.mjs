@@ -7,11 +7,11 @@ const jiti = createJiti(import.meta.url, { alias: { '#core': at('../../core'), '
 const plan = { method: 'single', size: 400, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 20, PP: 0, HC: 0 }, line: 'number-title-signature', year: null, numerals: 'roman', artist: 'Bench', due: null }
 
 /**
- * Append valid events in bulk: so many editions with so many pulls each, through the same `decide`, `evolve` and hash
+ * Append valid events in bulk: so many editions of so many sheets and layers each, through the same `decide`, `evolve` and hash
  * chain as real use, and rebuild the summaries from them.
  * @returns ids of the editions
  */
-export async function fillLedger(folder, editions, pulls, progress = () => {}) {
+export async function fillLedger(folder, editions, sheets, layers, progress = () => {}) {
   const { openConnections } = await jiti.import(at('../../server/database/connections.ts'))
   const { migrate } = await jiti.import(at('../../server/database/migrations.ts'))
   const { chainStart, eventHash, lastPosition, toRow } = await jiti.import(at('../../server/database/events.ts'))
@@ -46,10 +46,16 @@ export async function fillLedger(folder, editions, pulls, progress = () => {}) {
       }
     }
     give('start-edition', { title: `Edition ${e}`, plan })
-    give('tear', { lotId: 'bench', lotSheets: pulls, count: pulls })
-    const layerId = state.layers[0].id
-    for (let sheet = 1; sheet <= pulls; sheet++) {
-      give('pull', { layerId, kind: 'pull', proofKind: null, verdict: sheet % 17 === 0 ? 'reject' : 'good', sheetIds: [sheet], faults: [], rescued: null, wetOnWet: false, setupSeq: 0, batchIds: [] })
+    for (let layer = 1; layer < layers; layer++) give('add-layer', { name: '', blocks: [] })
+    give('tear', { lotId: 'bench', lotSheets: sheets, count: sheets })
+    const lost = new Set()
+    for (const { id: layerId } of state.layers) {
+      for (let sheet = 1; sheet <= sheets; sheet++) {
+        if (lost.has(sheet)) continue
+        const verdict = sheet % 97 === 0 ? 'reject' : 'good'
+        if (verdict === 'reject') lost.add(sheet)
+        give('pull', { layerId, kind: 'pull', proofKind: null, verdict, sheetIds: [sheet], faults: [], rescued: null, wetOnWet: true, setupSeq: 0, batchIds: [] })
+      }
     }
     await db.writer.query('BEGIN IMMEDIATE')
     for (let i = 0; i < rows.length; i += 500) await tables.bulkInsert('events', rows.slice(i, i + 500))

@@ -3,8 +3,8 @@ import { countEdition, figures } from '#core/edition/count'
 import { awaitingLayers, layerAtPress, stackFor } from '#core/edition/stack'
 import { isLive, setupInForce, type EditionState } from '#core/edition/state'
 import { stateWord } from '#core/edition/stops'
-import { type LedgerEvent, streamId, streamKind } from '#core/ledger/envelope'
-import { emptyState, evolve, type StreamState } from '#core/ledger/streams'
+import { streamId, streamKind } from '#core/ledger/envelope'
+import { emptyState, fold, type StreamState } from '#core/ledger/streams'
 import { goal } from '#core/plan/plan'
 import { goodAt, outlook } from '#core/run/outlook'
 import type { BatchState } from '#core/stores/batch'
@@ -12,7 +12,7 @@ import type { LotState } from '#core/stores/lot'
 import type { PressState } from '#core/stores/press'
 import type { BatchSummary, EditionSummary, LotSummary, PressSummary } from '#shared/replies/replies'
 import { rows } from './connections'
-import { eventsOf, lastPosition } from './events'
+import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
 export const summaryVersion = 1
@@ -87,8 +87,8 @@ export async function putSummaries(db: Sequelize, given: SummaryRow[]): Promise<
 }
 
 /** The summary of a stream as the ledger alone tells it. */
-export function summaryFromEvents(stream: string, events: readonly LedgerEvent[]): SummaryRow | null {
-  return events.length === 0 ? null : summaryRow(events.reduce(evolve, emptyState(stream)), events.at(-1)!.recordedAt)
+export function summaryFromEvents(stream: string, { events, recordedAt }: StreamRead): SummaryRow | null {
+  return events.length === 0 ? null : summaryRow(fold(emptyState(stream), events), recordedAt)
 }
 
 /**
@@ -104,7 +104,7 @@ export async function rebuildSummaries(writer: Sequelize, long: Sequelize, progr
     if (stale.length === 0) return done
     const page: SummaryRow[] = []
     for (const { stream } of stale) {
-      const row = summaryFromEvents(stream, await eventsOf(long, stream))
+      const row = summaryFromEvents(stream, await readStream(long, stream))
       if (row) page.push(row)
     }
     await putSummaries(writer, page)

@@ -5,10 +5,10 @@ import { QueryTypes } from 'sequelize'
 import type { EditionState } from '#core/edition/state'
 import { pullOf } from '#core/edition/state'
 import { type Context, type LedgerEvent, type Refusal, streamKind } from '#core/ledger/envelope'
-import { type Command, decide, emptyState, evolve, type StreamState, streamsFor } from '#core/ledger/streams'
+import { type Command, decide, emptyState, evolve, fold, type StreamState, streamsFor } from '#core/ledger/streams'
 import type { StoredReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
-import { chainStart, eventHash, eventsOf, lastPosition, toRow } from '../database/events'
+import { eventHash, lastPosition, readStream, toRow } from '../database/events'
 import { putSummaries, type SummaryRow, summaryRow } from '../database/summaries'
 
 /** A command with who and where it came from, checked in shape. */
@@ -90,8 +90,8 @@ export class Ledger {
   private async cached(stream: string): Promise<Cached> {
     const known = this.cache.get(stream)
     if (known) return known
-    const events = await eventsOf(this.db.reader, stream)
-    const fresh = { state: events.reduce(evolve, emptyState(stream)), hash: events.at(-1)?.hash ?? chainStart }
+    const { events, hash } = await readStream(this.db.reader, stream)
+    const fresh = { state: fold(emptyState(stream), events), hash }
     // A stream nobody has written to is not worth keeping: ids come from outside.
     if (events.length > 0) this.cache.set(stream, fresh)
     return fresh

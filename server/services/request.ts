@@ -1,4 +1,5 @@
-import { getQuery, getRequestHeader, type H3Event, readRawBody, useSession } from 'h3'
+import { getCookie, getQuery, getRequestHeader, type H3Event, readRawBody, useSession } from 'h3'
+import { LRUCache } from 'lru-cache'
 import { check } from '#shared/check'
 import type { Person } from './people'
 import { failure } from './failure'
@@ -25,19 +26,33 @@ export async function readChecked<T extends object>(event: H3Event, shape: new (
   return result.value
 }
 
+const sessionName = 'ample-tally'
+
 export interface SessionData { personId?: string, version?: number }
 
 /** The sealed cookie: same site, unreadable by scripts, over HTTPS only when we are. */
 export async function openSession(event: H3Event, room: Pressroom) {
   return await useSession<SessionData>(event, {
-    name: 'ample-tally', password: room.secret, maxAge: 60 * 60 * 24 * 14,
+    name: sessionName, password: room.secret, maxAge: 60 * 60 * 24 * 14,
     cookie: { httpOnly: true, sameSite: 'strict', secure: Boolean(process.env.NITRO_SSL_CERT), path: '/' },
   })
 }
 
+/** Cookies opened lately: unsealing costs more than the rest of a request. What they say is still checked each time. */
+const opened = new LRUCache<string, SessionData>({ max: 500, ttl: 5 * 60_000 })
+
+async function sessionData(event: H3Event, room: Pressroom): Promise<SessionData> {
+  const sealed = getCookie(event, sessionName)
+  const known = sealed === undefined ? {} : opened.get(sealed)
+  if (known) return known
+  const { data } = await openSession(event, room)
+  if (data.personId) opened.set(sealed!, { ...data })
+  return data
+}
+
 /** Who is signed in: an active person whose session has not been revoked. */
 export async function signedIn(event: H3Event, room: Pressroom): Promise<Person | null> {
-  const { data } = await openSession(event, room)
+  const data = await sessionData(event, room)
   const person = data.personId ? room.people.get(data.personId) : undefined
   return person && person.active && person.sessionVersion === data.version ? person : null
 }

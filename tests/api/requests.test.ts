@@ -120,12 +120,12 @@ describe('lists and records', () => {
   it('rebuilds the lists from the ledger to the letter', async () => {
     const { openConnections, rows } = await import('../../server/database/connections')
     const { summaryFromEvents } = await import('../../server/database/summaries')
-    const { eventsOf } = await import('../../server/database/events')
+    const { readStream } = await import('../../server/database/events')
     const db = await openConnections(server.folder)
     const kept = await rows<{ stream: string, data: string, title: string, state: string }>(db.reader, 'SELECT stream, title, state, data FROM summaries')
     expect(kept.length).toBeGreaterThan(10)
     for (const row of kept) {
-      const rebuilt = summaryFromEvents(row.stream, await eventsOf(db.reader, row.stream))
+      const rebuilt = summaryFromEvents(row.stream, await readStream(db.reader, row.stream))
       expect(rebuilt).toMatchObject({ title: row.title, state: row.state, data: row.data })
     }
     expect(await rows(db.writer, 'PRAGMA synchronous')).toEqual([{ synchronous: 2 }])

@@ -32,7 +32,7 @@ async function addLayer() {
       <div class="part-head"><h2>The plan</h2></div>
       <OpenForm @submit.prevent="save">
         <PlanFields v-model:title="form.title" v-model:plan="form.plan" :fault="fault" :fault-field="field" />
-        <VTextField v-if="schoolChanged || form.reason" v-model="form.reason" class="mt-4" label="Why the plan changes" :error-messages="field === 'reason' ? fault : undefined" />
+        <VTextField v-if="schoolChanged || form.reason" v-model="form.reason" class="apart" label="Why the plan changes" :error-messages="field === 'reason' ? fault : undefined" />
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
         <div class="buttons">
           <VBtn type="submit" :loading="busy" :disabled="!changed">Change the plan</VBtn>

@@ -83,7 +83,7 @@ async function addPress() {
             <VTextField v-model="form.right.turns" label="Right" inputmode="numeric" suffix="turns" /><VTextField v-model="form.right.divisions" label="Right" inputmode="decimal" :suffix="`of ${chosen!.divisions} divisions`" />
           </div>
         </template>
-        <VTextField v-model="form.note" class="mt-4" label="Note" placeholder="what worked, what lay on the bed at zero" />
+        <VTextField v-model="form.note" class="apart" label="Note" placeholder="what worked, what lay on the bed at zero" />
         <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
         <div class="buttons"><VBtn type="submit" :loading="setting.busy.value">Set the press</VBtn><VBtn class="quiet" @click="showPress = !showPress">{{ showPress ? 'Leave the new press' : 'Add a press' }}</VBtn></div>
         <p class="soft care">Hands, sleeves and hair clear of rollers and levers; one person works the press. The studio’s own rules and trained staff come first.</p>
