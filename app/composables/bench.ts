@@ -1,7 +1,8 @@
 import { computed, ref } from 'vue'
 import type { EditionCommands } from '#core/edition/commands'
 import { isDryFor, nextSheet, stackFor } from '#core/edition/stack'
-import type { AdjustmentKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
+import type { Pull } from '#core/edition/state'
+import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
 import { useEdition } from '~/stores/edition'
 import { useSession } from '~/stores/session'
 import { useLayerChoice } from './layer-choice'
@@ -14,6 +15,7 @@ export function useBench(wantedLayer: string) {
   /** Proofs and warm-up on an edition sheet instead of newsprint. */
   const onGoodPaper = ref(false)
   const wetOnWet = ref(false)
+  const proofKind = ref<ProofKind>('WP')
 
   const stack = computed(() => (edition.state && layer.value ? stackFor(edition.state, layer.value) : []))
   /** The sheet this station takes next: the one handed to it while it is still there, else the next that no other holds. */
@@ -25,13 +27,15 @@ export function useBench(wantedLayer: string) {
   const undried = computed(() => (edition.state && layer.value ? stack.value.filter(s => !isDryFor(edition.state!, s, layer.value!)).map(s => s.id) : []))
 
   const mine = computed(() => (edition.state?.pulls ?? []).filter(pull => pull.by === session.person?.id && pull.layerId === layerId.value))
-  const last = computed(() => (edition.state?.pulls ?? []).findLast(pull => !pull.voided && pull.disputed === null && pull.layerId === layerId.value))
+  const counts = (pull: Pull) => !pull.voided && pull.disputed === null && pull.layerId === layerId.value
+  /** The pull that is talked about here: the newest of this person, else of anyone. */
+  const last = computed(() => mine.value.findLast(counts) ?? (edition.state?.pulls ?? []).findLast(counts))
   const lastVoided = computed(() => mine.value.findLast(pull => pull.voided && pull.disputed === null))
 
   function data(kind: PullKind, verdict: Verdict): EditionCommands['pull'] {
     const takesSheet = kind === 'pull' || onGoodPaper.value
     return {
-      layerId: layerId.value, kind, proofKind: kind === 'proof' ? 'WP' : null, verdict, sheetIds: takesSheet && sheet.value ? [sheet.value.id] : [],
+      layerId: layerId.value, kind, proofKind: kind === 'proof' ? proofKind.value : null, verdict, sheetIds: takesSheet && sheet.value ? [sheet.value.id] : [],
       faults: [], rescued: null, wetOnWet: wetOnWet.value, setupSeq: layer.value?.setups.at(-1)?.seq ?? 0,
       batchIds: layer.value?.zones.map(zone => zone.batchId).filter((id): id is string => id !== null) ?? [],
     }
@@ -84,5 +88,5 @@ export function useBench(wantedLayer: string) {
     if (beneath) await edition.tap('declare-dry', { layerId: beneath.id, sheetIds: undried.value })
   })
 
-  return { layerId, layer, onGoodPaper, wetOnWet, stack, sheet, undried, last, lastVoided, pull, nameFault, rescue, adjust, takeBack, bringBack, makeBat, declareDry }
+  return { layerId, layer, onGoodPaper, wetOnWet, proofKind, stack, sheet, undried, last, lastVoided, pull, nameFault, rescue, adjust, takeBack, bringBack, makeBat, declareDry }
 }

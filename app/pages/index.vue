@@ -48,7 +48,7 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
   <div>
     <div class="page-head">
       <h1>The floor</h1>
-      <p class="told">{{ session.session?.studioName }}, {{ partOfDay }}</p>
+      <p class="told">{{ session.session?.studio.name }}, {{ partOfDay }}</p>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template v-if="floor">

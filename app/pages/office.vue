@@ -11,6 +11,20 @@ const form = ref(blank())
 const edited = ref<(PersonReply & { secret: string }) | null>(null)
 const checked = ref('')
 const roles = ['manager', 'instructor', 'member', 'student']
+const outbox = useOutbox()
+const setting = useGiving()
+const studioSaved = ref(false)
+const studio = ref({ name: '', line: 'number-title-signature', destroyedNumber: 'retired', currency: '€' })
+watch(() => session.session?.studio, (now) => { if (now) studio.value = { ...now } }, { immediate: true })
+const customs = [
+  { value: 'number-title-signature', title: 'number, title, signature' }, { value: 'title-number-signature', title: 'title, number, signature' },
+  { value: 'number-signature', title: 'number and signature' },
+]
+
+async function saveStudio() {
+  studioSaved.value = await setting.giving(() => session.give('studio', 'set-studio', { ...studio.value }))
+  if (studioSaved.value) await session.load()
+}
 const isManager = computed(() => session.person?.role === 'manager')
 onMounted(() => void session.loadPeople().catch(() => undefined))
 
@@ -41,7 +55,7 @@ async function check() {
 
 <template>
   <div>
-    <div class="page-head"><h1>Office</h1><p class="told">{{ session.session?.studioName }}</p></div>
+    <div class="page-head"><h1>Office</h1><p class="told">{{ session.session?.studio.name }}</p></div>
     <section class="part">
       <div class="part-head"><h2>People</h2><p>{{ isManager ? 'names can be corrected; what a person did stays theirs' : 'the manager adds and changes people' }}</p></div>
       <table class="ruled">
@@ -66,6 +80,22 @@ async function check() {
         <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add</VBtn></div>
         <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
       </form>
+    </section>
+    <section v-if="isManager" class="part">
+      <div class="part-head"><h2>The studio</h2><p>what new editions start from</p></div>
+      <form class="fields person" @submit.prevent="saveStudio">
+        <VTextField v-model="studio.name" label="Pressroom" maxlength="80" />
+        <VSelect v-model="studio.line" label="The pencilled line is usually" :items="customs" />
+        <VSelect v-model="studio.destroyedNumber" label="The number of a destroyed print is" :items="['retired', 'replaced']" />
+        <VTextField v-model="studio.currency" label="Currency" maxlength="8" />
+        <div class="buttons"><VBtn type="submit" class="quiet" :loading="setting.busy.value">Change</VBtn><span v-if="studioSaved" class="soft" role="status">Changed.</span></div>
+        <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
+      </form>
+    </section>
+    <section v-if="outbox.refused.length > 0" id="refused" class="part">
+      <div class="part-head"><h2>Refused taps of this browser</h2><p>kept until someone has read why</p></div>
+      <ul class="lines"><li v-for="entry in outbox.refused" :key="entry.command.commandId">{{ entry.command.type }}, {{ new Date(entry.command.occurredAt).toLocaleString('en-GB') }}: {{ entry.message }}</li></ul>
+      <div class="buttons"><VBtn class="quiet" @click="outbox.putAway()">Read; put them away</VBtn></div>
     </section>
     <section class="part">
       <div class="part-head"><h2>The ledger</h2><p>events are only ever added; a chain of hashes proves it</p></div>

@@ -21,7 +21,7 @@ async function signIn() {
 
 <template>
   <form class="door" @submit.prevent="signIn">
-    <h1>{{ session.session?.studioName || 'Ample Tally' }}</h1>
+    <h1>{{ session.session?.studio.name || 'Ample Tally' }}</h1>
     <p v-if="session.session?.demo" class="soft">This is the demo. Everyone’s PIN is 2580, and nothing here is real.</p>
     <p v-if="session.person" class="soft">{{ session.person.name }} is signed in.</p>
     <VSelect v-model="personId" label="Name" placeholder="who are you?" :items="session.people.filter(p => p.active).map(p => ({ value: p.id, title: `${p.name}, ${p.role}` }))" />

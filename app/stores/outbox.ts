@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { CommandReply } from '#shared/replies/replies'
 import { api, ApiError } from '~/composables/api'
-import { kept, type Outgoing } from '~/outbox/kept'
+import { kept, type Outgoing, type Refused } from '~/outbox/kept'
 
 export type Answered = (command: CommandRequest, result: { reply: CommandReply } | { error: ApiError }) => void
 
@@ -15,6 +15,8 @@ const longestPause = 8_000
  */
 export const useOutbox = defineStore('outbox', () => {
   const waiting = shallowRef<Outgoing[]>([])
+  /** Commands the server refused, until a person has read why. */
+  const refused = shallowRef<Refused[]>([])
   /** The last thing that kept commands from going out, or empty. */
   const hindrance = ref('')
   const listeners = new Set<Answered>()
@@ -24,6 +26,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function load(): Promise<void> {
     waiting.value = await (await kept()).getAll('outbox')
+    refused.value = await (await kept()).getAll('refused')
     void send()
   }
 
@@ -62,7 +65,9 @@ export const useOutbox = defineStore('outbox', () => {
           pause = Math.min(longestPause, pause * 2)
           return
         }
-        await (await kept()).add('refused', { command, message: error.message, at: new Date().toISOString() })
+        const entry = { command, message: error.message, at: new Date().toISOString() }
+        await (await kept()).add('refused', entry)
+        refused.value = [...refused.value, entry]
         await settle(order!, command, { error })
       }
     }
@@ -81,6 +86,11 @@ export const useOutbox = defineStore('outbox', () => {
     for (const listener of listeners) listener(command, result)
   }
 
+  async function putAway(): Promise<void> {
+    await (await kept()).clear('refused')
+    refused.value = []
+  }
+
   function onAnswer(listener: Answered): () => void {
     listeners.add(listener)
     return () => void listeners.delete(listener)
@@ -88,5 +98,5 @@ export const useOutbox = defineStore('outbox', () => {
 
   if (import.meta.client) window.addEventListener('online', () => void send())
 
-  return { waiting, hindrance, unsent: computed(() => waiting.value.length), load, put, send, onAnswer }
+  return { waiting, refused, hindrance, unsent: computed(() => waiting.value.length), load, put, send, putAway, onAnswer }
 })

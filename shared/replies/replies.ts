@@ -44,7 +44,7 @@ export interface SessionReply {
   demo: boolean
   /** True until the studio and its first manager exist. */
   needsSetup: boolean
-  studioName: string
+  studio: Pick<StudioState, 'name' | 'line' | 'destroyedNumber' | 'currency'>
 }
 
 export interface EditionSummary {

@@ -73,3 +73,38 @@ test('an unknown edition says what to do', async ({ page, pressroom, quiet }) =>
   await page.goto(`${server.url}/editions/01a208e6-0000-7000-8000-000000000000/pull`)
   await expect(page.getByText('There is no such edition here.')).toBeVisible()
 })
+
+test('the edition record prints without the house around it, on A4 and Letter', async ({ page, pressroom }) => {
+  const server = await pressroom({ demo: true })
+  await page.goto(`${server.url}/editions?search=Bakery`)
+  await page.getByRole('link', { name: 'Bakery Door' }).click()
+  await page.getByRole('link', { name: /^Close/ }).click()
+  await expect(page.getByText('numbered 20 (20 signed)')).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.locator('header.plan')).toBeHidden()
+  await expect(page.locator('.record h2')).toBeVisible()
+  for (const format of ['A4', 'Letter'] as const) {
+    const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')
+    expect(pdf.match(/\/Type\s*\/Page\b/g)!.length).toBeLessThanOrEqual(2)
+  }
+})
+
+test('a layer gets its routine and the order of its stack; a destroyed print keeps its line', async ({ page, pressroom }) => {
+  const server = await pressroom({ demo: true })
+  await page.goto(`${server.url}/editions?search=Ferry`)
+  await page.getByRole('link', { name: 'Ferry Clock' }).click()
+  await page.getByRole('link', { name: /^Plan/ }).click()
+  await page.getByLabel('Routine at the press').first().fill('charge, pass, blend')
+  await page.getByRole('button', { name: 'Change', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'Change', exact: true })).toHaveCount(0)
+  await page.getByRole('link', { name: 'To the bench' }).click()
+  await expect(page.locator('.routine li').last()).toHaveText('blend')
+  await page.goto(`${server.url}/editions?search=Tide`)
+  await page.getByRole('link', { name: 'Tide Table' }).click()
+  await page.locator('.v-select', { hasText: 'Print' }).click()
+  await page.getByRole('option', { name: '2/12, sheet 2' }).click()
+  await page.getByLabel('What happened').fill('water damage')
+  await page.getByRole('button', { name: 'It is destroyed' }).click()
+  await expect(page.locator('.count dl > div').filter({ hasText: 'destroyed' }).locator('dd')).toHaveText('1')
+  await expect(page.getByText('balances')).toBeVisible()
+})

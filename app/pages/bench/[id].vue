@@ -24,6 +24,8 @@ const clock = setInterval(() => { now.value = Date.now() }, 10_000)
 onUnmounted(() => clearInterval(clock))
 onMounted(async () => {
   await edition.open(id)
+  // The station stays at its layer, also when the last sheet of it has been pulled.
+  bench.layerId.value = String(bench.layerId.value)
   await edition.askForSheet(bench.layerId.value)
 })
 watch(bench.layerId, layerId => void edition.askForSheet(layerId))
@@ -44,7 +46,7 @@ const usual = computed(() => {
 })
 const storing = computed(() => {
   if (edition.unsent > 0) return `${edition.unsent} ${edition.unsent === 1 ? 'tap' : 'taps'} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
-  return live.connected ? 'every pull stored' : 'every pull stored, others not heard'
+  return outbox.refused.length > 0 ? `${outbox.refused.length} refused, see Office` : live.connected ? 'every pull stored' : 'every pull stored, others not heard'
 })
 const cell = computed(() => (strokes.value.length > 75 ? 26 : 38))
 
@@ -60,6 +62,7 @@ async function other(kind: 'proof' | 'warm-up' | 'ghost') {
   await bench.pull(kind)
 }
 
+const proofWords = { WP: 'working or trial', SP: 'state', CTP: 'colour trial', progressive: 'progressive' }
 const toggle = (name: typeof panel.value) => { panel.value = panel.value === name ? 'none' : name }
 
 async function adjust(kind: typeof adjustmentKinds[number]) {
@@ -69,7 +72,7 @@ async function adjust(kind: typeof adjustmentKinds[number]) {
 
 const keys: Record<string, () => unknown> = {
   ' ': () => verdict('good'), 'g': () => verdict('good'), 'd': () => verdict('doubtful'), 'r': () => verdict('reject'), 'p': () => other('proof'), 'w': () => other('warm-up'),
-  'u': () => bench.takeBack(), 'z': () => bench.bringBack(), 'a': () => toggle('adjust'), 'm': () => toggle('more'), 'b': () => bench.makeBat(),
+  'u': () => bench.takeBack(), 'z': () => bench.bringBack(), 'a': () => toggle('adjust'), 'm': () => toggle('more'), '?': () => toggle('more'), 'b': () => bench.makeBat(),
   'e': () => bench.rescue('re-inked'), 'n': () => bench.rescue('burnished'), 'c': () => { changing.value = true }, 'Escape': () => { panel.value = 'none' },
 }
 
@@ -125,6 +128,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           <button type="button" :disabled="bench.last.value?.kind !== 'proof'" @click="bench.makeBat()"><kbd>B</kbd>Last proof is the BAT</button>
           <button type="button" :aria-pressed="bench.last.value?.rescued === 're-inked'" @click="bench.rescue('re-inked')"><kbd>E</kbd>Last was re-inked</button>
           <button type="button" :aria-pressed="bench.last.value?.rescued === 'burnished'" @click="bench.rescue('burnished')"><kbd>N</kbd>Last was burnished</button>
+          <label class="kind">Proofs are <select v-model="bench.proofKind.value"><option v-for="(words, kind) in proofWords" :key="kind" :value="kind">{{ words }}</option></select></label>
           <button type="button" :aria-pressed="bench.onGoodPaper.value" @click="bench.onGoodPaper.value = !bench.onGoodPaper.value">Proofs on good paper</button>
           <button type="button" :disabled="!bench.lastVoided.value" @click="bench.bringBack()"><kbd>Z</kbd>Bring back</button>
         </div>
@@ -167,6 +171,7 @@ kbd { border: 1px solid var(--faint); padding: 0 6px; font-family: var(--sans); 
 .run { padding: 16px 0 4px; overflow-y: auto; min-height: 110px; }
 .said { min-height: 74px; display: flex; flex-wrap: wrap; gap: 6px 40px; align-items: center; padding: 8px 0 12px; font-size: 1.1rem; }
 .warn { color: var(--doubtful); } .warn button { border: 1px solid var(--doubtful); padding: 6px 14px; min-height: 40px; margin-left: 8px; color: var(--ink); }
+.kind { display: inline-flex; gap: 8px; align-items: center; border: 1px solid var(--rule); padding: 0 12px; } .kind select { background: var(--ground); color: var(--ink); min-height: 40px; }
 .panel { display: flex; flex-wrap: wrap; gap: 10px; } .panel button { border: 1px solid var(--rule); min-height: 48px; padding: 0 16px; display: inline-flex; gap: 10px; align-items: center; } .panel button:disabled { color: var(--faint); } .panel button[aria-pressed='true'] { background: var(--ink); color: var(--ground); }
 footer { display: grid; grid-template-columns: 2.6fr 1.3fr 1.2fr 1fr 1fr; margin: 0 -36px; border-top: 2px solid var(--ink); min-height: 210px; position: sticky; bottom: 0; background: var(--ground); }
 .pair { display: grid; grid-template-rows: 1fr 1fr; } .pair > :first-child { border-bottom: 1px solid var(--rule); }

@@ -12,7 +12,7 @@ const blank = (): { id: string, title: string, plan: EditionPlan } => ({
   id: v7(), title: '',
   plan: {
     method: 'single', size: 20, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 2, PP: 0, HC: 0 },
-    line: 'number-title-signature', year: null, numerals: 'roman', artist: session.person?.name ?? '', due: null,
+    line: session.session?.studio.line ?? 'number-title-signature', year: null, numerals: 'roman', artist: session.person?.name ?? '', due: null,
   },
 })
 const form = ref(blank())

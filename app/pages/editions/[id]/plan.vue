@@ -43,7 +43,7 @@ async function addLayer() {
     <section class="part">
       <div class="part-head"><h2>Layers</h2><p>in the order they are pulled</p></div>
       <ol class="lines">
-        <li v-for="(layer, i) in edition.state!.layers" :key="layer.id">{{ i + 1 }}. {{ layer.name }}<span v-if="layer.cutFurther" class="soft"> · block cut further</span></li>
+        <LayerLine v-for="(layer, i) in edition.state!.layers" :key="layer.id" :layer="layer" :number="i + 1" />
       </ol>
       <OpenForm @submit.prevent="addLayer">
         <div class="adding">

@@ -46,6 +46,11 @@ async function giveNumbers() {
   }
 }
 const withdraw = () => giving(() => edition.give('withdraw-numbers', { series: taken.value, reason: reason.value })).then((done) => { if (done) reason.value = '' })
+const wrong = ref<{ sheetId: number | null, reason: string }>({ sheetId: null, reason: '' })
+async function goneWrong(what: 'destroy-print' | 'withdraw-signing') {
+  const { sheetId, reason: why } = wrong.value
+  if (sheetId !== null && await giving(() => edition.give(what, { sheetId, reason: why }))) wrong.value = { sheetId: null, reason: '' }
+}
 const amendSize = () => giving(() => edition.give('amend-size', JSON.parse(JSON.stringify(amend.value)))).then((done) => { if (done) amend.value.reason = '' })
 </script>
 
@@ -82,6 +87,18 @@ const amendSize = () => giving(() => edition.give('amend-size', JSON.parse(JSON.
       </table>
       <div v-if="!state.closedAt && signed < numbered.length" class="taking">
         <VSelect v-model="taken" label="Series" :items="offered" /><VTextField v-model="reason" label="Why the unsigned numbers are taken back" /><VBtn class="quiet" :loading="busy" @click="withdraw">Take numbers back</VBtn>
+      </div>
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    </section>
+    <section v-if="numbered.length > 0 && !state.closedAt" class="part">
+      <div class="part-head"><h2>Something went wrong</h2><p>a destroyed print keeps its line in the record; its number is {{ edition.studio.destroyedNumber }}, as the studio decided</p></div>
+      <div class="taking">
+        <VSelect v-model="wrong.sheetId" label="Print" placeholder="which" :items="numbered.map(s => ({ value: s.id, title: `${lineOf(s).left || lineOf(s).middle}, sheet ${s.id}` }))" />
+        <VTextField v-model="wrong.reason" label="What happened" />
+        <div class="buttons first">
+          <VBtn class="quiet" :disabled="wrong.sheetId === null" :loading="busy" @click="goneWrong('destroy-print')">It is destroyed</VBtn>
+          <VBtn class="quiet" :disabled="wrong.sheetId === null" :loading="busy" @click="goneWrong('withdraw-signing')">It is not signed after all</VBtn>
+        </div>
       </div>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     </section>
