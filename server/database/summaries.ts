@@ -32,7 +32,7 @@ function editionSummary(state: EditionState): EditionSummary {
   const look = outlook(state, layer?.id)
   return {
     id: streamId(state.stream), title: state.title, artist: state.plan?.artist ?? '', method: state.plan?.method ?? '', state: stateWord(state),
-    goal: state.plan ? goal(state.plan) : 0, size: state.plan?.size ?? 0, made: at.made, good: at.good, goodHere: layer ? goodAt(state, layer.id) : 0, doubtful: at.doubtful, rejects: at.rejects,
+    goal: state.plan ? goal(state.plan) : 0, size: state.plan?.size ?? 0, made: at.made, alive: at.alive, good: at.good, goodHere: layer ? goodAt(state, layer.id) : 0, doubtful: at.doubtful, rejects: at.rejects,
     signed: at.signed, numbered: at.numbered, impressions: state.pulls.filter(isLive).length, balances: count.balances, disputed: count.disputed,
     layers: state.layers.length, layerName: layer?.name ?? '', pressName: layer ? setupInForce(layer)?.pressName ?? '' : '',
     left, unfinished: awaitingLayers(state).length, chance: look.chance, minutesLeft: look.pace === null ? null : look.pace * left, due: state.plan?.due ?? null,

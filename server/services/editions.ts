@@ -86,6 +86,6 @@ function decisionsFor(edition: EditionSummary): Waiting[] {
   if (edition.state === 'numbering') add(`Curate and number ${edition.title}`, `${edition.good} good, ${edition.doubtful} doubtful of ${edition.goal} wanted.`, 'curate')
   if (edition.state === 'signing' && edition.signed < edition.numbered) add(`Sign ${edition.title}`, `${edition.signed} of ${edition.numbered} signed.`, 'sign')
   if (edition.state === 'signing' && edition.signed === edition.numbered) add(`Close ${edition.title}`, `All ${edition.numbered} prints are signed.`, 'close')
-  if (edition.state === 'pulling' && edition.chance < 0.8) add(`Go on with ${edition.title}?`, `${edition.good + edition.unfinished} sheets alive for ${edition.goal}: chance ${Math.round(edition.chance * 100)} %.`, 'pull')
+  if (edition.state === 'pulling' && edition.chance < 0.8) add(`Go on with ${edition.title}?`, `${edition.alive} sheets alive for ${edition.goal}: chance ${Math.round(edition.chance * 100)} %.`, 'pull')
   return found
 }

@@ -56,6 +56,8 @@ export interface EditionSummary {
   goal: number
   size: number
   made: number
+  /** Sheets that may still become a print, the doubtful among them. */
+  alive: number
   good: number
   /** Good after the layer at the press. */
   goodHere: number

@@ -179,5 +179,8 @@ footer { display: grid; grid-template-columns: 2.6fr 1.3fr 1.2fr 1fr 1fr; margin
   .bench { padding: 12px 14px 0; } .big { grid-template-columns: 1fr 1fr; gap: 10px; } .big .good b { font-size: 4rem; } .big .good p { font-size: 1.1rem; } .big b { font-size: 2.4rem; } .chance b { font-size: 2.2rem; }
   .routine { display: none; } footer { margin: 0 -14px; min-height: 150px; grid-template-columns: 1.6fr 1.1fr 1fr 1fr 1fr; }
 }
-@media (max-height: 640px) { .big .good b { font-size: 4.5rem; } .big b { font-size: 2.8rem; } .routine { display: none; } footer { min-height: 120px; } }
+@media (max-height: 640px) {
+  .bench { padding-top: 10px; gap: 2px; } .big { grid-template-columns: 1.5fr 1fr 1fr; padding-bottom: 6px; } .big .good b { font-size: 3.4rem; } .big b, .chance b { font-size: 2.2rem; }
+  .big .good p { font-size: 1.1rem; } .routine { display: none; } footer { min-height: 104px; } .run { min-height: 84px; }
+}
 </style>
