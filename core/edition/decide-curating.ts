@@ -1,7 +1,6 @@
 import { refuse } from '../ledger/envelope'
 import { faultKeys } from '../print/faults'
-import type { Rules } from './decide'
-import { only } from './decide'
+import { only, type Rules } from './rule'
 import { layersOn, placeOf, standingVerdict } from './places'
 import { sheetOf } from './state'
 

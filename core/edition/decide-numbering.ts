@@ -1,8 +1,7 @@
 import { type Decision, refuse } from '../ledger/envelope'
 import type { Series } from '../plan/plan'
 import type { EditionCommands } from './commands'
-import type { Rules } from './decide'
-import { only } from './decide'
+import { only, type Rules } from './rule'
 import { hasEveryLayer, placeOf, standingVerdict } from './places'
 import { anySigned, type EditionState, layerNumber, livePullsOn, type Sheet, sheetOf } from './state'
 

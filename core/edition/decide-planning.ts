@@ -1,8 +1,7 @@
 import { type Decision, refuse } from '../ledger/envelope'
 import { lotEvent } from '../stores/lot'
 import type { EditionPlan } from '../plan/plan'
-import type { Rules } from './decide'
-import { editionEvent, only } from './decide'
+import { editionEvent, only, type Rules } from './rule'
 import type { EditionState } from './state'
 import { anySigned, layerOf } from './state'
 

@@ -1,0 +1,148 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { PressTable } from '../../tests/fixtures/press-table'
+import { type BatchState, shares } from './batch'
+import type { LotState } from './lot'
+import type { PressState } from './press'
+import type { StudioState } from './studio'
+
+const laid = { maker: 'Oakum Vale', name: 'cream laid', width: 760, height: 560, weight: 200, price: 4.6, sheets: 20 }
+const lotOf = (table: PressTable) => table.states.get('lot:l1') as LotState
+const batchOf = (table: PressTable) => table.states.get('batch:b1') as BatchState
+
+function code(table: PressTable, type: string, stream: string, data: unknown, role?: 'student' | 'member') {
+  return table.submit({ type, stream, data }, role).refusal?.code
+}
+
+describe('a paper lot', () => {
+  it('falls as sheets are torn, and a tear beyond the book waits for a count', () => {
+    const table = new PressTable()
+    expect(code(table, 'add-lot', 'lot:l1', laid)).toBeUndefined()
+    table.must('tear', { lotId: 'l1', lotSheets: 7, count: 26 })
+    expect(lotOf(table)).toMatchObject({ left: 13, bought: 20 })
+    expect(table.edition.torn).toEqual([{ lotId: 'l1', lotName: 'cream laid', lotSheets: 7, count: 26, pricePerLotSheet: 4.6 }])
+    expect(table.give('tear', { lotId: 'l1', lotSheets: 14, count: 56 }).refusal).toMatchObject({ code: 'stock-short', field: 'lotSheets' })
+    expect(code(table, 'count-lot', 'lot:l1', { sheets: 15, reason: '' })).toBe('reason-missing')
+    expect(code(table, 'count-lot', 'lot:l1', { sheets: 15, reason: 'two were under the press' })).toBeUndefined()
+    expect(lotOf(table)).toMatchObject({ left: 15, counts: [{ before: 13, after: 15, reason: 'two were under the press' }] })
+    table.must('tear', { lotId: 'l1', lotSheets: 14, count: 56 })
+    expect(lotOf(table).left).toBe(1)
+  })
+
+  it('refuses a lot twice, without a name, or unknown', () => {
+    const table = new PressTable()
+    expect(code(table, 'add-lot', 'lot:l1', { ...laid, name: '  ' })).toBe('name-missing')
+    code(table, 'add-lot', 'lot:l1', laid)
+    expect(code(table, 'add-lot', 'lot:l1', laid)).toBe('already-there')
+    expect(code(table, 'count-lot', 'lot:other', { sheets: 3, reason: 'x' })).toBe('unknown-lot')
+    expect(table.give('tear', { lotId: 'other', lotSheets: 1, count: 4 }).refusal?.code).toBe('unknown-lot')
+  })
+
+  it.each([
+    [{ lotSheets: 1, count: 0 }, 'count-range'], [{ lotSheets: 0, count: 4 }, 'lot-sheets-range'], [{ lotSheets: 5, count: 4 }, 'lot-sheets-range'],
+    [{ lotSheets: 1, count: 2.5 }, 'count-range'], [{ lotSheets: 1, count: 6000 }, 'too-many-sheets'],
+  ])('refuses to tear %o', (given, expected) => {
+    const table = new PressTable()
+    code(table, 'add-lot', 'lot:l1', laid)
+    expect(table.give('tear', { lotId: 'l1', ...given }).refusal?.code).toBe(expected)
+    expect(lotOf(table).left).toBe(20)
+    expect(table.edition.made).toBe(0)
+  })
+})
+
+describe('an ink batch', () => {
+  const mix = { name: 'slate 2', family: 'oil', colour: '#445566', components: [{ name: 'black', milligrams: 9_000 }, { name: 'base', milligrams: 70_000 }, { name: 'white', milligrams: 21_000 }] }
+
+  it('knows its shares', () => {
+    expect(shares(mix.components)).toEqual([0.09, 0.7, 0.21])
+    expect(shares([])).toEqual([])
+    expect(shares([{ name: 'none', milligrams: 0 }])).toEqual([0])
+  })
+
+  it('refuses weights that are none', () => {
+    const table = new PressTable()
+    expect(code(table, 'mix-batch', 'batch:b1', { ...mix, components: [] })).toBe('no-component')
+    expect(code(table, 'mix-batch', 'batch:b1', { ...mix, components: [{ name: 'black', milligrams: 0 }] })).toBe('weight-range')
+    expect(code(table, 'mix-batch', 'batch:b1', { ...mix, components: [{ name: 'black', milligrams: -5 }] })).toBe('weight-range')
+    expect(code(table, 'mix-batch', 'batch:b1', { ...mix, name: '' })).toBe('name-missing')
+    expect(code(table, 'draw-ink', 'batch:b1', { milligrams: 1, editionStream: '', note: '' })).toBe('unknown-batch')
+  })
+
+  it('never gives more than was mixed, whatever is drawn and reweighed', () => {
+    const act = fc.record({ draw: fc.boolean(), milligrams: fc.integer({ min: 1, max: 120_000 }) })
+    fc.assert(fc.property(fc.array(act, { maxLength: 25 }), (acts) => {
+      const table = new PressTable()
+      code(table, 'mix-batch', 'batch:b1', mix)
+      let left = 100_000
+      for (const { draw, milligrams } of acts) {
+        const refused = draw
+          ? code(table, 'draw-ink', 'batch:b1', { milligrams, editionStream: table.stream, note: '' })
+          : code(table, 'reweigh-batch', 'batch:b1', { milligrams, reason: 'on the scale' })
+        const possible = draw ? milligrams <= left : milligrams <= 100_000
+        expect(refused === undefined).toBe(possible)
+        if (possible) left = draw ? left - milligrams : milligrams
+        expect(batchOf(table).left).toBe(left)
+        expect(left).toBeGreaterThanOrEqual(0)
+      }
+    }))
+  })
+
+  it('is named in the zones that use it, and each pull keeps it', () => {
+    const table = new PressTable().tear(2)
+    code(table, 'mix-batch', 'batch:b1', mix)
+    expect(table.give('set-zones', { layerId: table.layer, zones: [{ id: 'a', name: 'sky', batchId: 'b2' }] }).refusal?.code).toBe('unknown-batch')
+    expect(table.give('set-zones', { layerId: table.layer, zones: [] }).refusal?.code).toBe('no-zone')
+    table.must('set-zones', { layerId: table.layer, zones: [{ id: 'a', name: 'sky', batchId: 'b1' }, { id: 'b', name: 'sea', batchId: null }] })
+    expect(table.edition.layers[0]!.zones).toEqual([{ id: 'a', name: 'sky', batchId: 'b1', batchName: 'slate 2' }, { id: 'b', name: 'sea', batchId: null, batchName: '' }])
+    table.pull(1, { batchIds: ['b1'] })
+    table.must('set-zones', { layerId: table.layer, zones: [{ id: 'a', name: 'sky', batchId: null }] })
+    expect(table.edition.pulls[0]!.batchIds).toEqual(['b1'])
+  })
+})
+
+describe('a press', () => {
+  const setting = { packing: [{ name: 'felt', thickness: 2.4 }], left: { turns: 1, divisions: 3 }, right: { turns: 1, divisions: 3.5 }, note: '' }
+
+  it('is added once, and a pull keeps the setting it was made with', () => {
+    const table = new PressTable().tear(3)
+    expect(table.give('set-press', { layerId: table.layer, pressId: 'pr1', ...setting }).refusal?.code).toBe('unknown-press')
+    expect(code(table, 'add-press', 'press:pr1', { name: ' ', kind: 'platen', divisions: 0 })).toBe('name-missing')
+    expect(code(table, 'add-press', 'press:pr1', { name: 'Long press', kind: 'roller bed', divisions: 12 })).toBeUndefined()
+    expect(code(table, 'add-press', 'press:pr1', { name: 'Long press', kind: 'roller bed', divisions: 12 })).toBe('already-there')
+    expect((table.states.get('press:pr1') as PressState).divisions).toBe(12)
+    table.must('set-press', { layerId: table.layer, pressId: 'pr1', ...setting })
+    const first = table.edition.layers[0]!.setups[0]!
+    expect(first.setup).toEqual({ pressId: 'pr1', pressName: 'Long press', ...setting })
+    table.must('set-press', { layerId: table.layer, pressId: 'pr1', ...setting, left: { turns: 2, divisions: 0 } })
+    const second = table.edition.layers[0]!.setups[1]!
+    // A tap that was on its way when the press was set again says which setting it was made with.
+    table.pull(1, { setupSeq: first.seq })
+    table.pull(2, { setupSeq: 9999 })
+    expect(table.edition.pulls.map(pull => pull.setupSeq)).toEqual([first.seq, second.seq])
+  })
+})
+
+describe('the studio', () => {
+  const studio = (table: PressTable) => table.states.get('studio') as StudioState
+
+  it('keeps at least one manager', () => {
+    const table = new PressTable()
+    code(table, 'add-person', 'studio', { personId: 'ansa', role: 'manager' })
+    expect(code(table, 'add-person', 'studio', { personId: 'ansa', role: 'member' })).toBe('already-there')
+    expect(code(table, 'change-person', 'studio', { personId: 'ansa', role: 'member', active: true })).toBe('last-manager')
+    expect(code(table, 'change-person', 'studio', { personId: 'ansa', role: 'manager', active: false })).toBe('last-manager')
+    code(table, 'add-person', 'studio', { personId: 'piers', role: 'manager' })
+    expect(code(table, 'change-person', 'studio', { personId: 'ansa', role: 'member', active: true })).toBeUndefined()
+    expect(studio(table).people).toEqual({ ansa: { role: 'member', active: true }, piers: { role: 'manager', active: true } })
+    expect(code(table, 'change-person', 'studio', { personId: 'nobody', role: 'member', active: true })).toBe('unknown-person')
+  })
+
+  it('is set by its manager alone', () => {
+    const table = new PressTable()
+    const data = { name: 'Rope Works', line: 'number-signature', destroyedNumber: 'replaced', currency: '€' }
+    expect(code(table, 'set-studio', 'studio', data, 'member')).toBe('not-allowed')
+    expect(code(table, 'set-studio', 'studio', { ...data, name: '' })).toBe('name-missing')
+    expect(code(table, 'set-studio', 'studio', data)).toBeUndefined()
+    expect(studio(table)).toMatchObject(data)
+  })
+})
