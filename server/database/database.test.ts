@@ -1,0 +1,84 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { PressTable } from '../../tests/fixtures/press-table'
+import { newFolder } from '../../tests/fixtures/server'
+import { type Connections, DatabaseUnusable, lockFolder, openConnections, rows } from './connections'
+import { chainStart, eventHash, eventsAfter, firstBreak, lastPosition, readStream, toRow } from './events'
+import { migrate } from './migrations'
+import { rebuildSummaries, summaryVersion } from './summaries'
+
+let db: Connections
+const table = new PressTable().tear(8).number(3)
+
+beforeAll(async () => {
+  db = await openConnections(newFolder())
+  await migrate(db.writer)
+  const last = new Map<string, string>()
+  const chained = table.events.map((event) => {
+    const hash = eventHash(last.get(event.stream) ?? chainStart, event)
+    last.set(event.stream, hash)
+    return toRow({ ...event, hash })
+  })
+  await db.writer.getQueryInterface().bulkInsert('events', chained)
+})
+afterAll(() => db.close())
+
+describe('the file', () => {
+  it('is migrated once, however often it is opened', async () => {
+    await migrate(db.writer)
+    expect(await rows(db.reader, 'SELECT name FROM migrations')).toEqual([{ name: '0001-ledger' }])
+  })
+
+  it('is written on one connection and only read on the others', async () => {
+    for (const reading of [db.reader, db.long]) await expect(reading.query('DELETE FROM commands')).rejects.toThrow(/readonly/i)
+    expect(await rows(db.writer, 'PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }])
+    expect(await rows(db.writer, 'PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }])
+  })
+
+  it('holds its folder for one process', async () => {
+    const folder = newFolder()
+    const unlock = await lockFolder(folder)
+    await expect(lockFolder(folder)).rejects.toThrow(DatabaseUnusable)
+    await unlock()
+    await (await lockFolder(folder))()
+  })
+})
+
+describe('events', () => {
+  it('come back as they were written, and fold to the same edition', async () => {
+    const { events, hash } = await readStream(db.reader, table.stream)
+    expect(events).toEqual(table.events.filter(event => event.stream === table.stream).map(({ stream, seq, type, version, actor, occurredAt, data }) => ({ stream, seq, type, version, actor, occurredAt, data })))
+    expect(hash).toMatch(/^[0-9a-f]{64}$/)
+    expect(await readStream(db.reader, 'edition:none')).toEqual({ events: [], hash: chainStart, recordedAt: '' })
+    expect(await lastPosition(db.reader)).toBe(table.events.length)
+    expect((await eventsAfter(db.reader, 3, 2)).map(event => event.position)).toEqual([4, 5])
+  })
+
+  it('hash the same whatever order their keys were written in', () => {
+    const [event] = table.events
+    const shuffled = Object.fromEntries(Object.entries(event!).reverse()) as unknown as typeof event
+    expect(eventHash(chainStart, shuffled!)).toBe(eventHash(chainStart, event!))
+    expect(eventHash('1'.repeat(64), event!)).not.toBe(eventHash(chainStart, event!))
+  })
+
+  it('betray a change made behind the program’s back', async () => {
+    expect(await firstBreak(db.long)).toBeNull()
+    const [tampered] = await rows<{ position: number, data: string }>(db.reader, `SELECT position, data FROM events WHERE type = 'pulled' LIMIT 1`)
+    await db.writer.query('DROP TRIGGER events_never_change')
+    await db.writer.query('UPDATE events SET data = $1 WHERE position = $2', { bind: [tampered!.data.replace('good', 'reject'), tampered!.position] })
+    expect(await firstBreak(db.long)).toMatchObject({ position: tampered!.position, stream: table.stream })
+    await db.writer.query('UPDATE events SET data = $1 WHERE position = $2', { bind: [tampered!.data, tampered!.position] })
+    expect(await firstBreak(db.long)).toBeNull()
+  })
+})
+
+describe('the lists', () => {
+  it('are rebuilt when they are missing or old, and left alone when they are not', async () => {
+    expect(await rebuildSummaries(db.writer, db.long)).toBe(2)
+    const kept = () => rows<{ stream: string, version: number, title: string }>(db.reader, 'SELECT stream, version, title FROM summaries ORDER BY stream')
+    expect(await kept()).toEqual([{ stream: 'edition:e1', version: summaryVersion, title: 'Tide Gauge' }, { stream: 'lot:l1', version: summaryVersion, title: 'cream laid' }])
+    expect(await rebuildSummaries(db.writer, db.long)).toBe(0)
+    await db.writer.query(`UPDATE summaries SET version = 0, title = 'old' WHERE stream = 'edition:e1'`)
+    expect(await rebuildSummaries(db.writer, db.long)).toBe(1)
+    expect((await kept())[0]!.title).toBe('Tide Gauge')
+  })
+})

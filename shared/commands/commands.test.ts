@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest'
+import { rolesFor } from '#core/ledger/roles'
+import { plan } from '../../tests/fixtures/press-table'
+import { check } from '../check'
+import { catalogue } from './catalogue'
+import { CommandRequest } from './envelope'
+import { AddPerson, SetUpStudio } from './people'
+
+const screw = { turns: 1, divisions: 3.5 }
+const pull = { layerId: 'l', kind: 'pull', proofKind: null, verdict: 'good', sheetIds: [1], faults: ['salt'], rescued: null, wetOnWet: false, setupSeq: 0, batchIds: ['b'] }
+const proofs = { AP: 1, PP: 0, HC: 0 }
+
+/** One request of every kind as a browser sends it. */
+const samples: Record<string, Record<string, Record<string, unknown>>> = {
+  edition: {
+    'start-edition': { title: 'Tide Gauge', plan }, 'change-plan': { title: 'Tide Gauge', plan, reason: '' },
+    'add-layer': { name: 'slate', blocks: ['key'] }, 'change-layer': { layerId: 'l', name: 'slate', blocks: [], routine: 'charge', stackOrder: 'reversed' },
+    'set-zones': { layerId: 'l', zones: [{ id: 'z', name: 'sky', batchId: null }] },
+    'set-press': { layerId: 'l', pressId: 'p', packing: [{ name: 'felt', thickness: 2.4 }], left: screw, right: screw, note: '' },
+    'tear': { lotId: 'l', lotSheets: 4, count: 16 }, 'pull': pull,
+    'judge-pull': { pullId: 'p', verdict: 'doubtful', faults: [], rescued: 'burnished', reason: '' },
+    'void-pull': { pullId: 'p', reason: '' }, 'restore-pull': { pullId: 'p' },
+    'settle-dispute': { pullId: 'p', reason: 'seen', outcome: 'move', sheetId: 3 }, 'adjust': { layerId: 'l', kind: 'packing', note: '' },
+    'void-adjustment': { adjustmentId: 'a' }, 'set-bat': { pullId: 'p', reason: '' }, 'declare-dry': { layerId: 'l', sheetIds: [1, 2] },
+    'cut-further': { layerId: 'l' }, 'spoil-sheet': { sheetId: 1, fault: 'handling', reason: '' }, 'recover-sheet': { sheetId: 1, reason: 'x' },
+    'split-sheet': { sheetId: 1 }, 'curate': { sheetId: 1, verdict: 'good', reason: '' },
+    'give-numbers': { series: 'AP', size: 2, assignments: [{ sheetId: 1, number: 1 }] }, 'withdraw-numbers': { series: 'edition', reason: 'x' },
+    'sign': { sheetId: 1 }, 'withdraw-signing': { sheetId: 1, reason: 'x' }, 'destroy-print': { sheetId: 1, reason: 'x' },
+    'amend-size': { size: 4, proofs, reason: 'x' }, 'close': { note: '' }, 'reopen': { reason: 'x' },
+  },
+  lot: {
+    'add-lot': { maker: '', name: 'laid', width: 760, height: 560, weight: 200, price: 4.6, sheets: 20 }, 'count-lot': { sheets: 3, reason: 'x' },
+  },
+  batch: {
+    'mix-batch': { name: 'slate', family: 'oil', colour: '#445566', components: [{ name: 'black', milligrams: 900 }] },
+    'draw-ink': { milligrams: 20, editionStream: 'edition:e', note: '' }, 'reweigh-batch': { milligrams: 0, reason: 'dry' },
+  },
+  press: { 'add-press': { name: 'Long press', kind: 'roller bed', divisions: 12 } },
+  studio: { 'set-studio': { name: 'Rope Works', line: 'number-signature', destroyedNumber: 'retired', currency: '€' } },
+}
+
+const every = Object.entries(catalogue).flatMap(([kind, types]) => Object.keys(types).map(type => [kind, type] as const))
+
+describe('every request of the catalogue', () => {
+  it.each(every)('%s %s is taken as a browser sends it, and not otherwise', (kind, type) => {
+    const shape = catalogue[kind]![type]!
+    const sample = samples[kind]![type]!
+    const read = check(shape, sample)
+    expect(read).toHaveProperty('value')
+    expect(JSON.parse(JSON.stringify((read as { value: object }).value))).toEqual(JSON.parse(JSON.stringify(sample)))
+    expect(check(shape, { ...sample, extra: 1 })).toMatchObject({ refusal: { code: 'invalid', field: 'extra' } })
+    for (const key of Object.keys(sample)) {
+      const wrong = typeof sample[key] === 'number' ? 'many' : 17.5
+      expect(check(shape, { ...sample, [key]: wrong }), `${type}.${key}`).toMatchObject({ refusal: { code: 'invalid' } })
+    }
+  })
+
+  it('knows a role for each', () => {
+    for (const [, type] of every) expect(rolesFor(type).length).toBeGreaterThan(0)
+  })
+})
+
+describe('what is refused says where and what', () => {
+  const refusal = (shape: new () => object, given: unknown) => (check(shape, given) as { refusal: { field?: string, message: string } }).refusal
+
+  it('names a field deep inside', () => {
+    expect(refusal(catalogue.edition!['start-edition']!, { title: 'T', plan: { ...plan, proofs: { AP: -1, PP: 0, HC: 0 } } })).toMatchObject({ field: 'plan.proofs.AP', message: expect.stringContaining('-1 was given') })
+    expect(refusal(catalogue.batch!['mix-batch']!, { ...samples.batch!['mix-batch']!, colour: 'blue' }).message).toContain('"blue" was given. Nothing was changed.')
+  })
+
+  it('takes no list, text or nothing for an object', () => {
+    for (const given of [[], 'text', null, undefined, 4]) expect(refusal(catalogue.lot!['count-lot']!, given).message).toContain('An object was expected')
+  })
+
+  it('asks PINs and names for a length', () => {
+    expect(refusal(AddPerson, { name: 'Ibb', role: 'student', secret: '12' })).toMatchObject({ field: 'secret', message: expect.stringContaining('4 to 200 characters') })
+    expect(refusal(AddPerson, { name: 'Ibb', role: 'owner', secret: '1234' })).toMatchObject({ field: 'role' })
+    expect(refusal(SetUpStudio, { studio: '', name: 'Ansa', secret: 'net loft', line: 'number-signature', currency: '€' })).toMatchObject({ field: 'studio' })
+  })
+
+  it('takes an envelope only with an id of version 7 and a stream it knows', () => {
+    const envelope = { commandId: '01a208e6-a59b-708a-bb35-6dffa470d8ee', device: 'd', by: 'p', occurredAt: '2026-11-02T09:30:00.000Z', type: 'pull', stream: 'edition:e1', data: {} }
+    expect(check(CommandRequest, envelope)).toHaveProperty('value')
+    expect(refusal(CommandRequest, { ...envelope, commandId: 'f81d4fae-7dec-41d0-a765-00a0c91e6bf6' })).toMatchObject({ field: 'commandId' })
+    expect(refusal(CommandRequest, { ...envelope, stream: 'people:1' })).toMatchObject({ field: 'stream' })
+    expect(refusal(CommandRequest, { ...envelope, occurredAt: 'yesterday' })).toMatchObject({ field: 'occurredAt' })
+    expect(refusal(CommandRequest, { ...envelope, expectedSeq: -1 })).toMatchObject({ field: 'expectedSeq' })
+  })
+})
