@@ -163,11 +163,22 @@ export const useEdition = defineStore('edition', () => {
     return command.commandId
   }
 
+  /** One's own taps still on their way must not make one's next step look stale. */
+  async function ownTapsStored(): Promise<void> {
+    if (pending.value.length === 0) return
+    for (let tries = 0; unsent.value > 0; tries++) {
+      if (tries === 100) throw new ApiError(0, { code: 'unsent', message: `${unsent.value} taps are not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : '.'} Do this again when they are.` })
+      await new Promise(resolve => setTimeout(resolve, 100))
+    }
+    await fetchStored()
+  }
+
   /**
    * Do something and wait for the ledger: for forms.
    * @throws ApiError with the words to show
    */
   async function give<T extends EditionCommandType>(type: T, data: EditionCommands[T]): Promise<void> {
+    await ownTapsStored()
     await session.give(`edition:${id.value}`, type, data, guardedCommands.has(type) ? stored.value?.seq : undefined)
     await fetchStored()
   }

@@ -40,6 +40,7 @@ function rowKey(place: Place): { key: string, label: string, order: number } | n
     }
     case 'bat': return { key: 'bat', label: 'BAT', order: 80 }
     case 'proof': return { key: `proof-${place.proof}`, label: proofLabel(place.proof), order: 81 }
+    case 'left behind': return { key: `left-behind-${place.layer}`, label: `left behind at layer ${place.layer}`, order: 89 }
     case 'reject': return place.layer === 0
       ? { key: 'rejects-0', label: 'spoiled blank', order: 90 }
       : { key: `rejects-${place.layer}`, label: `rejects, layer ${place.layer}`, order: 90 + place.layer }

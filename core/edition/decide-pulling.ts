@@ -26,7 +26,8 @@ function sheetObjection(state: EditionState, layer: Layer, sheet: Sheet, pull: P
   const layersBefore = state.layers.slice(0, layerNumber(state, layer.id) - 1)
   const on = layersOn(state, sheet)
   if (sheet.mark || sheet.signed) return { rule: 'numbered', message: `Sheet ${sheet.id} is numbered already.` }
-  if (!isAlive(place)) return { rule: 'sheet-not-alive', message: `Sheet ${sheet.id} is no longer in the stack (${place.kind}).` }
+  const proofPaper = place.kind === 'left behind' && pull.kind !== 'pull'
+  if (!isAlive(place) && !proofPaper) return { rule: 'sheet-not-alive', message: `Sheet ${sheet.id} is no longer in the stack (${place.kind}).` }
   if (pull.kind !== 'pull') return null
   if (on.includes(layer.id)) return { rule: 'layer-twice', message: `Sheet ${sheet.id} carries ${layer.name} already; another station may have taken it.` }
   if (on.length > layersBefore.length) return { rule: 'layer-order', message: `Sheet ${sheet.id} already carries a later layer than ${layer.name}.` }

@@ -14,6 +14,8 @@ export type Place =
   | { kind: 'drying', layer: number }
   | { kind: 'waiting', layer: number }
   | { kind: 'doubtful', layer: number }
+  /** Misses a layer whose block has been cut further: it can never become a print. */
+  | { kind: 'left behind', layer: number }
   | { kind: 'good', curated: boolean }
 
 /** The verdict that stands on a sheet: the curator's if there is one, else the harshest of its live pulls. */
@@ -49,6 +51,8 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
   if (other) return { kind: 'proof', proof: other.kind === 'proof' ? other.proofKind ?? 'WP' : other.kind === 'pull' ? 'WP' : other.kind }
   if (verdict === 'reject') return { kind: 'reject', layer: reached, faults: [...new Set(on.flatMap(pull => pull.faults))] }
   if (sheet.mark) return { kind: 'marked', series: sheet.mark.series, number: sheet.mark.number, signed: sheet.signed }
+  const missed = state.layers.findIndex(layer => layer.cutFurther && !on.some(pull => pull.layerId === layer.id))
+  if (missed >= 0) return { kind: 'left behind', layer: missed + 1 }
   if (on.length === 0) return { kind: 'blank' }
   if (verdict === 'doubtful') return { kind: 'doubtful', layer: reached }
   if (hasEveryLayer(state, sheet)) return { kind: 'good', curated: sheet.curated !== null }

@@ -158,6 +158,19 @@ describe('rules 7 and 8: layers in order, on dry sheets, until the block is cut'
     expect(countEdition(table.edition)).toMatchObject({ balances: true, disputed: 3 })
   })
 
+  it('leaves behind what missed a layer that was cut, for good', () => {
+    const { table, second } = twoLayers()
+    table.pull(1)
+    table.pull(2)
+    table.must('cut-further', { layerId: table.layer })
+    expect(rows(table)).toEqual({ 'drying-1': 2, 'left-behind-1': 2 })
+    table.pull(3, { layerId: second, wetOnWet: true })
+    expect(rule(table)).toBe('sheet-not-alive')
+    table.pull(4, { layerId: second, kind: 'proof', proofKind: 'CTP' })
+    expect(rule(table)).toBeUndefined()
+    expect(countEdition(table.edition)).toMatchObject({ balances: true, total: 4 })
+  })
+
   it('lets a proof go its own way', () => {
     const { table, second } = twoLayers()
     table.pull(3, { layerId: second, kind: 'proof', proofKind: 'progressive' })

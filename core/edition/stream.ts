@@ -26,6 +26,7 @@ export function streamOf(state: EditionState): StreamStage[] {
   })
   for (const { place } of places) {
     if (place.kind === 'reject') lose(stages[place.layer]!, place.faults[0] ? faultWord(place.faults[0]) : 'rejected')
+    if (place.kind === 'left behind') lose(stages[place.layer - 1]!, 'left behind')
     if (place.kind === 'proof' || place.kind === 'bat') lose(stages[0]!, 'proofs')
   }
   const numbered = places.filter(({ place }) => place.kind === 'marked')

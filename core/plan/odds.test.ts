@@ -46,3 +46,46 @@ describe('the Beta quadrature', () => {
     expect(() => betaQuadrature(1, 1, 0)).toThrow(RangeError)
   })
 })
+
+/** P(at least `goal` survive), summed slowly in the plainest way: Simpson's rule over p on a fine grid. */
+function slowChance(a: number, b: number, layers: number, goal: number, sheets: number): number {
+  const steps = 20_000
+  const density = (p: number) => p ** (a - 1) * (1 - p) ** (b - 1)
+  const tail = (q: number) => {
+    let sum = 0
+    for (let k = goal; k <= sheets; k++) {
+      let ways = 1
+      for (let i = 0; i < k; i++) ways *= (sheets - i) / (i + 1)
+      sum += ways * q ** k * (1 - q) ** (sheets - k)
+    }
+    return sum
+  }
+  let over = 0
+  let under = 0
+  for (let i = 0; i <= steps; i++) {
+    const p = i / steps
+    const weight = (i === 0 || i === steps ? 1 : i % 2 === 1 ? 4 : 2) * density(p)
+    under += weight
+    over += weight * tail(p ** layers)
+  }
+  return over / under
+}
+
+describe('the chance against an independent slow sum', () => {
+  it.each([[18, 2, 1, 22, 26], [18, 2, 3, 22, 40], [23, 3, 4, 9, 20], [5, 5, 2, 3, 12], [40, 2, 2, 30, 33]])('Beta(%d, %d), %d layers, %d of %d', (a, b, layers, goal, sheets) => {
+    expect(Math.abs(chanceOf([{ layers, passed: a, rejected: b }], goal, sheets) - slowChance(a, b, layers, goal, sheets))).toBeLessThan(1e-9)
+    expect(Math.abs(chanceOfStack({ passed: a, rejected: b }, Array(sheets).fill(layers), goal) - slowChance(a, b, layers, goal, sheets))).toBeLessThan(1e-9)
+  })
+
+  it('grows with sheets and falls with layers', () => {
+    const group = (layers: number) => [{ layers, passed: 23, rejected: 2 }]
+    const chances = chanceBySheets(group(2), 12, 40)
+    for (let n = 13; n <= 40; n++) expect(chances[n]!).toBeGreaterThan(chances[n - 1]!)
+    expect(chanceOf(group(3), 12, 18)).toBeLessThan(chanceOf(group(2), 12, 18))
+    expect(chanceOfStack({ passed: 23, rejected: 2 }, [1, 1, 2, 3], 3)).toBeGreaterThan(chanceOfStack({ passed: 23, rejected: 2 }, [3, 3, 3, 3], 3))
+  })
+
+  it('refuses more sheets than it can hold', () => {
+    expect(() => chanceBySheets([], 1, 601)).toThrow(RangeError)
+  })
+})

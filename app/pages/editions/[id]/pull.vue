@@ -34,13 +34,18 @@ const voided = computed(() => state.value.pulls.filter(p => p.voided && p.layerI
 const disputed = computed(() => state.value.pulls.filter(p => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
 const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
-const spoilable = computed(() => state.value.sheets.filter(s => ['blank', 'waiting', 'drying', 'doubtful', 'good'].includes(placeOf(state.value, s).kind)))
+const spoilable = computed(() => state.value.sheets.filter(s => ['blank', 'waiting', 'drying', 'doubtful', 'good', 'left behind'].includes(placeOf(state.value, s).kind)))
 const setting = computed(() => (layer.value ? setupInForce(layer.value) : null))
 
 const settlement = (id: string) => (settling.value[id] ??= { sheetId: '', reason: '' })
 const settle = (pullId: string, outcome: 'void' | 'move') => giving(() => edition.give('settle-dispute', {
   pullId, outcome, sheetId: outcome === 'move' ? Number(settlement(pullId).sheetId) || null : null, reason: settlement(pullId).reason,
 }))
+async function cut() {
+  const here = layerId.value
+  // The page stays with the layer that was cut, though the press goes on to the next.
+  if (await giving(() => edition.give('cut-further', { layerId: here }))) layerId.value = here
+}
 const spoil = async () => {
   if (sheet.value !== null && await edition.tap('spoil-sheet', { sheetId: sheet.value, fault: 'handling', reason: '' })) sheet.value = null
 }
@@ -91,10 +96,10 @@ const spoil = async () => {
       <div class="buttons first">
         <VBtn v-if="undried.length > 0" class="quiet" @click="edition.tap('declare-dry', { layerId, sheetIds: undried })">Declare {{ undried.length }} {{ undried.length === 1 ? 'sheet' : 'sheets' }} dry</VBtn>
         <span v-else class="soft">Every sheet of this layer is declared dry.</span>
-        <VBtn v-if="isReduction && layer && !layer.cutFurther && !isLast" class="quiet" :loading="busy" @click="giving(() => edition.give('cut-further', { layerId }))">The block is cut to its next state</VBtn>
+        <VBtn v-if="isReduction && layer && !layer.cutFurther && !isLast" class="quiet" :loading="busy" @click="cut">The block is cut to its next state</VBtn>
         <span v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</span>
       </div>
-      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ look.goal }} wanted, chance {{ percent(look.chance) }}. Once cut, no more of this layer can ever be pulled.</p>
+      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ look.goal }} wanted, chance {{ percent(look.chance) }}. <template v-if="toPull > 0">{{ toPull }} still wait for this layer and would be left behind. </template>Once cut, no more of this layer can ever be pulled.</p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <OpenForm @submit.prevent="spoil">
         <div class="spoil">
