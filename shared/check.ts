@@ -1,4 +1,3 @@
-import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import type { Refusal } from '#core/ledger/envelope'

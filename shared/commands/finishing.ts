@@ -1,3 +1,4 @@
+import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, IsIn, IsInt, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import { allSeries, type Series } from '#core/plan/plan'

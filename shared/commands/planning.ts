@@ -1,3 +1,4 @@
+import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import type { EditionCommands } from '#core/edition/commands'

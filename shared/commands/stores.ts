@@ -1,3 +1,4 @@
+import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import { lineCustoms, type LineCustom } from '#core/plan/plan'

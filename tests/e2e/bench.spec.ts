@@ -75,29 +75,10 @@ test('a second browser sees the stroke within a second, and catches up after a c
   wire.cut()
 })
 
-test('a stroke appears within 50 ms of the tap', async ({ page, pressroom }) => {
-  const server = await pressroom({ demo: true })
-  await benchOf(page, server, 'Harbour Scales')
-  const times: number[] = []
-  for (let i = 0; i < 8; i++) {
-    times.push(await page.evaluate(() => new Promise<number>((resolve) => {
-      const svg = document.querySelector('.tally svg')!
-      const observer = new MutationObserver(() => {
-        observer.disconnect()
-        resolve(performance.now() - began)
-      })
-      observer.observe(svg, { childList: true })
-      const began = performance.now()
-      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'g' }))
-    })))
-  }
-  expect(times.sort((a, b) => a - b)[4]!).toBeLessThan(50)
-})
-
 test('two layers: the next layer takes the sheets that came through, once they are dry', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
   await benchOf(page, server, 'Net Loft Stairs')
-  await page.getByLabel('Layer', { exact: true }).selectOption({ label: 'black' })
+  await page.getByRole('combobox', { name: 'Layer' }).selectOption({ label: 'black' })
   await expect(page.getByText('Nobody has said the layer beneath is dry.')).toBeVisible()
   await expect(page.getByRole('button', { name: /^Good/ })).toBeDisabled()
   await page.getByRole('button', { name: 'It is dry' }).click()

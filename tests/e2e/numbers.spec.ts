@@ -84,7 +84,7 @@ test('a reduction’s block is cut to its next state, and the layer takes no mor
   await expect(count(page, 'left behind at layer 3')).toHaveText('7')
   await expect(page.getByText('21 alive, 22 wanted.')).toBeVisible()
   await page.getByRole('link', { name: 'To the bench' }).click()
-  await page.getByLabel('Layer', { exact: true }).selectOption({ label: 'slate blue' })
+  await page.getByRole('combobox', { name: 'Layer' }).selectOption({ label: 'slate blue' })
   await expect(page.getByText('The block is cut further; this layer takes no more pulls.')).toBeVisible()
   await expect(page.getByRole('button', { name: /^Good/ })).toBeDisabled()
 })
