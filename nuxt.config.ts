@@ -35,7 +35,13 @@ export default defineNuxtConfig({
   },
   vite: {
     esbuild: { tsconfigRaw: decorators },
-    build: { cssMinify: 'lightningcss', chunkSizeWarningLimit: 900 },
+    build: {
+      cssMinify: 'lightningcss', chunkSizeWarningLimit: 900,
+      rollupOptions: {
+        // We make no source maps, so that one of Nuxt's own plugins leaves its out is no news.
+        onwarn: (warning, warn) => (warning.code === 'SOURCEMAP_BROKEN' ? undefined : warn(warning)),
+      },
+    },
   },
   nitro: {
     compressPublicAssets: { gzip: true, brotli: true },

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 const session = useSession()
 const outbox = useOutbox()
+const live = useLive()
 const ready = ref(false)
+const reload = () => window.location.reload()
 const trouble = ref('')
 
 onMounted(async () => {
@@ -26,6 +28,7 @@ async function sendToDoor() {
 
 <template>
   <VApp>
+    <p v-if="live.outdated" class="outdated" role="alert">The server is newer than this page. <button type="button" @click="reload">Load the page again</button> What waits to be stored is kept.</p>
     <NuxtLayout v-if="ready">
       <NuxtPage />
     </NuxtLayout>

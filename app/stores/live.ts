@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { LedgerEvent } from '#core/ledger/envelope'
+import { upcast } from '#core/ledger/upcast'
 
 type OnStored = (event: LedgerEvent) => void
 
@@ -11,6 +12,8 @@ const silentAfter = 40_000
 export const useLive = defineStore('live', () => {
   const connected = ref(false)
   const position = ref(0)
+  /** The server has become newer than this page. */
+  const outdated = ref(false)
   const onStored = new Set<OnStored>()
   const onReload = new Set<() => void>()
   let source: EventSource | null = null
@@ -28,7 +31,8 @@ export const useLive = defineStore('live', () => {
     source.addEventListener('beat', alive)
     source.addEventListener('stored', (message) => {
       alive()
-      const event = JSON.parse((message as MessageEvent<string>).data) as LedgerEvent
+      const event = readable(JSON.parse((message as MessageEvent<string>).data) as LedgerEvent)
+      if (!event) return
       position.value = event.position
       for (const listener of onStored) listener(event)
     })
@@ -37,6 +41,17 @@ export const useLive = defineStore('live', () => {
       for (const listener of onReload) listener()
     })
     source.addEventListener('error', reopen)
+  }
+
+  /** An event this page can fold; a newer one stops it until it is loaded again. */
+  function readable(event: LedgerEvent): LedgerEvent | null {
+    try {
+      return upcast(event)
+    } catch {
+      outdated.value = true
+      close()
+      return null
+    }
   }
 
   function alive(): void {
@@ -69,5 +84,5 @@ export const useLive = defineStore('live', () => {
     }
   }
 
-  return { connected, position, follow, listen, close }
+  return { connected, position, outdated, follow, listen, close }
 })

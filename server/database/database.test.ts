@@ -43,6 +43,19 @@ describe('the file', () => {
   })
 })
 
+describe('a ledger of a newer program', () => {
+  it('is refused by its shape, and by its events', async () => {
+    const newer = await openConnections(newFolder())
+    await migrate(newer.writer)
+    await newer.writer.query(`INSERT INTO migrations (name) VALUES ('9999-later')`)
+    await expect(migrate(newer.writer)).rejects.toThrow('written by a newer Ample Tally (9999-later)')
+    await newer.writer.query(`DELETE FROM migrations WHERE name = '9999-later'`)
+    await newer.writer.getQueryInterface().bulkInsert('events', [toRow({ ...table.events[0]!, version: 7 })])
+    await expect(migrate(newer.writer)).rejects.toThrow(`(${table.events[0]!.type} version 7)`)
+    await newer.close()
+  })
+})
+
 describe('events', () => {
   it('come back as they were written, and fold to the same edition', async () => {
     const { events, hash } = await readStream(db.reader, table.stream)

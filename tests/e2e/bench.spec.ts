@@ -109,6 +109,7 @@ test('a full disk keeps the taps in the browser and says so', async ({ page, pre
   for (let i = 0; i < 17; i++) await page.keyboard.press(' ')
   for (let i = 0; i < 60 && await page.getByText('not stored yet').count() === 0; i++) await page.keyboard.press('w')
   await expect(page.getByText(/not stored yet: The server’s disk is full/)).toBeVisible()
+  await page.waitForTimeout(500)
   const tapped = await page.locator('.tally g.stroke').count()
   await page.reload()
   await expect(page.locator('.tally g.stroke')).toHaveCount(tapped)
@@ -133,4 +134,17 @@ test('the keyboard reads the tally stroke by stroke, and a pull is judged again 
   await expect(page.getByRole('heading', { name: 'Voided' })).toBeVisible()
   await page.getByRole('button', { name: 'Restore' }).click()
   await expect(page.getByText('balances')).toBeVisible()
+})
+
+test('a page older than the server asks to be loaded again, and keeps what waits', async ({ page, pressroom }) => {
+  const server = await pressroom({ demo: true })
+  // The live stream brings an event of a version this page cannot know.
+  const event = { position: 9_999_999, stream: 'lot:later', seq: 1, type: 'lot-added', version: 99, actor: 'p', via: null, device: 'd', commandId: 'c', occurredAt: '', recordedAt: '', data: {}, hash: '' }
+  await page.route('**/api/live*', route => route.fulfill({ contentType: 'text/event-stream', body: `event: stored\nid: 9999999\ndata: ${JSON.stringify(event)}\n\n` }))
+  await page.goto(server.url)
+  await expect(page.getByText('The server is newer than this page.')).toBeVisible()
+  await page.unroute('**/api/live*')
+  await page.getByRole('button', { name: 'Load the page again' }).click()
+  await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
+  await expect(page.getByText('The server is newer than this page.')).toHaveCount(0)
 })
