@@ -1,0 +1,84 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { bestLayout, deckleBits, type Layout, type Lie } from './guillotine'
+
+type Tuple = [pieces: number, points: number, tears: number, offcut: number]
+
+const better = (a: Tuple, b: Tuple) => a[0] - b[0] || a[1] - b[1] || b[2] - a[2] || a[3] - b[3]
+
+/** Every tear at every whole unit, tried one by one: nothing clever, and so nothing to be wrong with. */
+function byBruteForce(width: number, height: number, lies: readonly Lie[], strip: number, deckles: number): Tuple {
+  const known = new Map<string, Tuple>()
+  const least = Math.max(strip, 1)
+  const solve = (w: number, h: number, sides: number): Tuple => {
+    const key = `${w} ${h} ${sides}`
+    const before = known.get(key)
+    if (before) return before
+    let best: Tuple = [0, 0, 0, w * h]
+    for (const lie of lies) if (lie.width === w && lie.height === h && better([1, lie.points[sides]!, 0, 0], best) > 0) best = [1, lie.points[sides]!, 0, 0]
+    const consider = (a: Tuple, b: Tuple) => {
+      const sum: Tuple = [a[0] + b[0], a[1] + b[1], a[2] + b[2] + 1, Math.max(a[3], b[3])]
+      if (better(sum, best) > 0) best = sum
+    }
+    for (let at = least; at <= w - least; at++) consider(solve(at, h, sides & ~deckleBits.right), solve(w - at, h, sides & ~deckleBits.left))
+    for (let at = least; at <= h - least; at++) consider(solve(w, at, sides & ~deckleBits.bottom), solve(w, h - at, sides & ~deckleBits.top))
+    known.set(key, best)
+    return best
+  }
+  return solve(width, height, deckles)
+}
+
+const noPoints = Array(16).fill(0) as number[]
+const lie = (width: number, height: number, points = noPoints): Lie => ({ width, height, points })
+const both = (w: number, h: number) => (w === h ? [lie(w, h)] : [lie(w, h), lie(h, w)])
+/** A wish for a deckle at the piece's foot; half turns allowed, so a deckle at its head serves as well. */
+const wish = (w: number, h: number): Lie[] => [
+  lie(w, h, noPoints.map((_, sides) => ((sides & (deckleBits.top | deckleBits.bottom)) !== 0 ? 1 : 0))),
+  lie(h, w, noPoints.map((_, sides) => ((sides & (deckleBits.left | deckleBits.right)) !== 0 ? 1 : 0))),
+]
+
+/** Walk a lay-out and report what it holds, checking every part on the way. */
+function audit(layout: Layout, w: number, h: number, lies: readonly Lie[], strip: number, sides: number): Tuple {
+  if (layout.kind === 'offcut') return [0, 0, 0, w * h]
+  if (layout.kind === 'piece') {
+    expect(lies[layout.lie]).toMatchObject({ width: w, height: h })
+    return [1, lies[layout.lie]!.points[sides]!, 0, 0]
+  }
+  const whole = layout.across === 'x' ? w : h
+  expect(Math.min(layout.at, whole - layout.at)).toBeGreaterThanOrEqual(Math.max(strip, 1))
+  const [a, b] = layout.across === 'x'
+    ? [audit(layout.first, layout.at, h, lies, strip, sides & ~2), audit(layout.second, w - layout.at, h, lies, strip, sides & ~1)]
+    : [audit(layout.first, w, layout.at, lies, strip, sides & ~8), audit(layout.second, w, h - layout.at, lies, strip, sides & ~4)]
+  return [a[0] + b[0], a[1] + b[1], a[2] + b[2] + 1, Math.max(a[3], b[3])]
+}
+
+function expectExact(w: number, h: number, lies: Lie[], strip: number, deckles: number): void {
+  const { pieces, points, tears, offcut, layout } = bestLayout(w, h, lies, strip, deckles)
+  const wanted = byBruteForce(w, h, lies, strip, deckles)
+  const given: Tuple = [pieces, points, tears, pieces === 0 ? w * h : offcut]
+  expect(given, `${w} × ${h}, piece ${lies[0]!.width} × ${lies[0]!.height}, strip ${strip}, deckles ${deckles}`).toEqual(wanted)
+  expect(audit(layout, w, h, lies, strip, deckles)).toEqual(wanted)
+}
+
+describe('against brute force', () => {
+  const size = fc.integer({ min: 3, max: 26 })
+  const side = fc.integer({ min: 2, max: 9 })
+
+  it('the most pieces, the fewest tears and the largest offcut, torn or cut, grain free or kept', () => {
+    fc.assert(fc.property(size, size, side, side, fc.integer({ min: 0, max: 4 }), fc.boolean(), (w, h, a, b, strip, free) => {
+      expectExact(w, h, free ? both(a, b) : [lie(a, b)], strip, 0)
+    }), { numRuns: 400, seed: 7 })
+  })
+
+  it('with deckles wanted at the foot, on any sides of the sheet', () => {
+    fc.assert(fc.property(fc.integer({ min: 3, max: 18 }), fc.integer({ min: 3, max: 18 }), side, side, fc.integer({ min: 0, max: 3 }), fc.integer({ min: 1, max: 15 }), (w, h, a, b, strip, deckles) => {
+      expectExact(w, h, wish(a, b), strip, deckles)
+    }), { numRuns: 150, seed: 8 })
+  })
+
+  it('where two orientations nearly agree and strips must be spread over several columns', () => {
+    for (const [a, b] of [[7, 8], [6, 7], [9, 10], [5, 7], [8, 9]] as const) {
+      for (let w = 14; w <= 34; w += 4) for (let h = 15; h <= 33; h += 6) for (const strip of [2, 3, 5]) expectExact(w, h, both(a, b), strip, 0)
+    }
+  })
+})
