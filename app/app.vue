@@ -5,6 +5,16 @@ const live = useLive()
 const ready = ref(false)
 const reload = () => window.location.reload()
 const trouble = ref('')
+const units = useUnits()
+
+/** The other unit is one key away, wherever one is. */
+function onKey(event: KeyboardEvent) {
+  if (!event.altKey || event.ctrlKey || event.metaKey || event.code !== 'KeyU') return
+  event.preventDefault()
+  units.toggle()
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onUnmounted(() => window.removeEventListener('keydown', onKey))
 
 onMounted(async () => {
   try {

@@ -65,7 +65,7 @@ describe('the demo pressroom', () => {
     const torn = editions.flatMap(edition => edition.torn)
     for (const lot of lots) {
       const used = torn.filter(t => t.lotId === lot.id).reduce((sum, t) => sum + t.lotSheets, 0)
-      expect(lot.left, lot.name).toBe(lot.bought - used)
+      expect(lot.left, lot.name).toBe(lot.bought - used - lot.rations.reduce((sum, ration) => sum + ration.released, 0))
     }
     expect(batches.map(batch => batch.name).sort()).toEqual(['bollard rust', 'capstan black', 'sand ochre', 'slate 2'])
     expect(presses.map(press => press.name).sort()).toEqual(['Hand table 2', 'Long press', 'Small platen'])

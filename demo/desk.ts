@@ -1,4 +1,9 @@
+import { tornRight } from '#core/edition/commands'
 import type { EditionCommands, EditionCommandType } from '#core/edition/commands'
+import type { BlockDescription, BlockKind } from '#core/block/block'
+import type { LotDescription } from '#core/stores/lot'
+import { evenMargins, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
+import { noEdges, usualStrip } from '#core/paper/tear-plan'
 import type { Role } from '#core/ledger/envelope'
 import type { AdjustmentKind } from '#core/print/verdicts'
 
@@ -12,7 +17,12 @@ export interface Desk {
   /** @returns the stream's `seq` after it and the command's id */
   give: (by: string, stream: string, type: string, data: object, at: number, expectedSeq?: number) => Promise<{ seq: number, id: string }>
   newId: (at: number) => string
+  /** Keep a picture, given as SVG. @returns its id */
+  picture: (svg: string) => Promise<string>
 }
+
+/** A lot of the demo's store, by its id. */
+export type DemoLot = LotDescription & { id: string }
 
 /** One edition being made at the demo's desk, a minute at a time. */
 export class EditionInHand {
@@ -21,6 +31,7 @@ export class EditionInHand {
   private seq = 0
   private setupSeq = new Map<string, number>()
   private batches = new Map<string, string>()
+  private piece: PiecePlan | null = null
 
   constructor(private readonly desk: Desk, private readonly by: string, public at: number) {
     this.stream = `edition:${desk.newId(at)}`
@@ -41,7 +52,7 @@ export class EditionInHand {
   async start(data: EditionCommands['start-edition'], layerName: string): Promise<this> {
     const id = await this.give('start-edition', data)
     this.layers.push(`${id}-1`)
-    await this.give('change-layer', { layerId: this.layers[0]!, name: layerName, blocks: ['key block'], routine: 'charge, pass, charge, pass', stackOrder: 'pulled' })
+    await this.give('change-layer', { layerId: this.layers[0]!, name: layerName, blocks: [], routine: 'charge, pass, charge, pass', stackOrder: 'pulled' })
     return this
   }
 
@@ -65,8 +76,26 @@ export class EditionInHand {
     return this
   }
 
-  async tear(lotId: string, lotSheets: number, count: number): Promise<this> {
-    await this.give('tear', { lotId, lotSheets, count })
+  /** Plan the sheet: an image with even margins and a heavier foot, torn from a lot. */
+  async sheet(lot: DemoLot, image: { width: number, height: number }, margin: number, more: Partial<PiecePlan> = {}): Promise<this> {
+    this.piece = {
+      lotId: lot.id, sheet: { width: lot.width, height: lot.height, deckles: lot.deckles, allowance: 0, grain: lot.grain }, image, margins: evenMargins(margin, usualFoot), foot: usualFoot,
+      trim: 0, grain: 'free', deckles: noEdges, strip: usualStrip, ...more,
+    }
+    await this.give('plan-piece', { piece: this.piece })
+    return this
+  }
+
+  /** Describe a block a little larger than the image. @returns its id */
+  async block(name: string, kind: BlockKind, thickness: number, more: Partial<BlockDescription> = {}): Promise<string> {
+    const { width, height } = this.piece!.image
+    return await this.give('prepare-block', {
+      block: { name, kind, width: width + 10, height: height + 10, thickness, image: { left: 5, top: 5, width, height }, rotation: 0, removed: '', transfer: 'carbon copy', note: '', ...more },
+    })
+  }
+
+  async tear(lot: DemoLot, lotSheets: number, count: number, more: Partial<EditionCommands['tear']> = {}): Promise<this> {
+    await this.give('tear', { ...tornRight(lot.id, lotSheets, count, this.piece ? pieceSize(this.piece) : undefined), ...more })
     return this
   }
 

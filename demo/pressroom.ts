@@ -1,12 +1,15 @@
-import type { EditionPlan } from '#core/plan/plan'
-import { type Desk, EditionInHand, upTo } from './desk'
+import { type EditionPlan, planDefaults } from '#core/plan/plan'
+import { type LotDescription, lotDefaults } from '#core/stores/lot'
+import { studioDefaults } from '#core/stores/studio'
+import { netLoftFirst, netLoftSecond, netLoftThird } from './block-pictures'
+import { type DemoLot, type Desk, EditionInHand, upTo } from './desk'
 
 const day = 24 * 60 * 60_000
 const hour = 60 * 60_000
 
 const packing = [{ name: 'newsprint', thickness: 0.1 }, { name: 'press card', thickness: 0.6 }, { name: 'felt', thickness: 2.4 }]
 
-interface Stores { laid: string, kozo: string, board: string, black: string, slate: string, ochre: string, rust: string, long: string, platen: string, table: string }
+interface Stores { laid: DemoLot, kozo: DemoLot, board: DemoLot, newsprint: DemoLot, black: string, slate: string, ochre: string, rust: string, long: string, platen: string, table: string }
 
 /** The stock of an invented pressroom in a former rope works. */
 async function stock(desk: Desk, manager: string): Promise<Stores> {
@@ -16,14 +19,18 @@ async function stock(desk: Desk, manager: string): Promise<Stores> {
     await desk.give(manager, `${kind}:${id}`, type, data, at)
     return id
   }
-  const lot = (name: string, maker: string, weight: number, price: number, sheets: number) => put('lot', 'add-lot', { name, maker, width: 760, height: 560, weight, price, sheets })
+  const lot = async (name: string, maker: string, weight: number, price: number, sheets: number, more: Partial<LotDescription> = {}): Promise<DemoLot> => {
+    const description: LotDescription = { ...lotDefaults, name, maker, width: 760, height: 560, weight, price, ...more }
+    return { ...description, id: await put('lot', 'add-lot', { ...description, sheets }) }
+  }
   const batch = (name: string, colour: string, family: string, components: [string, number][]) => put('batch', 'mix-batch', {
     name, colour, family, components: components.map(([ink, grams]) => ({ name: ink, milligrams: grams * 1000 })),
   })
   return {
-    laid: await lot('cream laid', 'Oakum Vale Mill', 200, 4.6, 120),
-    kozo: await lot('white kozo', 'Saltmarsh Papers', 70, 3.9, 60),
-    board: await lot('heavy rag', 'Oakum Vale Mill', 300, 7.2, 40),
+    laid: await lot('cream laid', 'Oakum Vale Mill', 200, 4.6, 120, { grain: 'width', betterSide: 'felt side, watermark reads right', deckles: { left: false, right: false, top: true, bottom: true }, keptAt: 'drawer 2' }),
+    kozo: await lot('white kozo', 'Saltmarsh Papers', 70, 3.9, 20, { width: 970, height: 640, grain: 'width', betterSide: 'smooth side', keptAt: 'drawer 3' }),
+    board: await lot('heavy rag', 'Oakum Vale Mill', 300, 7.2, 40, { grain: 'height', damp: true, keptAt: 'drawer 4' }),
+    newsprint: await lot('newsprint', 'Dockside Paper', 55, 0.12, 400, { use: 'proof', width: 650, height: 500, keptAt: 'under the long press' }),
     black: await batch('capstan black', '#1f2022', 'oil', [['bone black', 180], ['stiff varnish', 12]]),
     slate: await batch('slate 2', '#4c5c6b', 'oil', [['transparent base', 70], ['bone black', 9], ['deep blue', 14], ['white', 22]]),
     ochre: await batch('sand ochre', '#c9a45c', 'water-washable oil', [['transparent base', 60], ['earth yellow', 24], ['white', 6]]),
@@ -36,7 +43,7 @@ async function stock(desk: Desk, manager: string): Promise<Stores> {
 
 function plan(artist: string, size: number, more: Partial<EditionPlan> = {}): EditionPlan {
   return {
-    method: 'single', size, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 2, PP: 0, HC: 0 },
+    ...planDefaults, method: 'single', size, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 2, PP: 0, HC: 0 },
     line: 'number-title-signature', year: null, numerals: 'roman', artist, due: null, ...more,
   }
 }
@@ -57,6 +64,8 @@ async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promise<void>
   const edition = await new EditionInHand(desk, by, desk.now - 30 * day).start({ title: 'Bakery Door', plan: plan('Ansa Quill', 20, { year: new Date(desk.now).getUTCFullYear() }) }, 'black')
   await edition.ink(0, stores.black)
   await edition.press(0, stores.long, 1, 4, packing)
+  await edition.sheet(stores.laid, { width: 230, height: 160 }, 32)
+  await edition.block('key block', 'hard lino', 23.3)
   await edition.tear(stores.laid, 7, 28)
   await edition.prove(0, 1, 3)
   await edition.run(0, upTo(1, 26), { 5: 'd salt', 8: '+', 15: 'r slur', 19: 'b', 24: 'p' }, 3)
@@ -67,9 +76,12 @@ async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promise<void>
 
 /** A photopolymer print, all pulled and dry, waiting to be curated before its colouring. */
 async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<void> {
-  const edition = await new EditionInHand(desk, by, desk.now - 6 * day).start({ title: 'Tin Roofs', plan: plan('Merle Tarn', 15, { sizeSchool: 'counted' }) }, 'key black')
+  const edition = await new EditionInHand(desk, by, desk.now - 6 * day).start({ title: 'Tin Roofs', plan: plan('Merle Tarn', 15, { sizeSchool: 'counted', colouring: true }) }, 'key black')
   await edition.ink(0, stores.black)
   await edition.press(0, stores.platen, 0, 0, packing)
+  await edition.sheet(stores.board, { width: 200, height: 150 }, 30)
+  const plate = await edition.block('plate', 'photopolymer', 1.5, { transfer: 'film', note: 'on a 20 mm mount for the platen' })
+  await edition.give('find-exposure', { blockId: plate, exposure: { steps: [30, 42, 60, 85, 120], firstHolding: 2, exposure: 60, washOut: 240, hardening: 300, note: 'lamp 1, film emulsion down' } })
   await edition.tear(stores.board, 6, 22)
   await edition.prove(0, 2, 2)
   await edition.run(0, upTo(1, 22), { 7: 'd hickey', 12: 'r fill', 20: 'd pale' }, 4)
@@ -81,6 +93,8 @@ async function tideTable(desk: Desk, by: string, stores: Stores): Promise<void> 
   const edition = await new EditionInHand(desk, by, desk.now - 12 * day).start({ title: 'Tide Table', plan: plan('Oona Vell', 12, { proofs: { AP: 1, PP: 1, HC: 0 } }) }, 'rust')
   await edition.ink(0, stores.rust)
   await edition.press(0, stores.long, 1, 2, packing)
+  await edition.sheet(stores.kozo, { width: 240, height: 180 }, 35)
+  await edition.block('key block', 'soft-cut lino', 4.8, { transfer: 'toner face down' })
   await edition.tear(stores.kozo, 4, 16)
   await edition.prove(0, 1, 2)
   await edition.run(0, upTo(1, 16), { 6: 'r crease', 11: '+' }, 3)
@@ -91,7 +105,7 @@ async function tideTable(desk: Desk, by: string, stores: Stores): Promise<void> 
 /** A four-layer reduction whose third layer is nearly through: the point of no return. */
 async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<void> {
   const edition = await new EditionInHand(desk, by, desk.now - 16 * day).start({
-    title: 'Net Loft Stairs', plan: plan('Ansa Quill', 20, { method: 'reduction', due: new Date(desk.now + 19 * day).toISOString().slice(0, 10) }),
+    title: 'Net Loft Stairs', plan: plan('Ansa Quill', 20, { method: 'reduction', layersPlanned: 4, start: 34, confidence: 0.8, rates: { inkGram: 0.09, pressHour: 6, labourHour: 0, minutesPerPull: 5 }, due: new Date(desk.now + 19 * day).toISOString().slice(0, 10) }),
   }, 'sand')
   await edition.addLayer('rust')
   await edition.addLayer('slate blue', 'charge, pass, charge, pass, wipe the rail')
@@ -100,16 +114,21 @@ async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<vo
   await edition.ink(1, stores.rust)
   await edition.ink(2, stores.slate)
   for (const layer of [0, 1, 2]) await edition.press(layer, stores.long, 1, 3 + layer, packing)
-  await edition.tear(stores.laid, 9, 34)
+  await edition.sheet(stores.laid, { width: 240, height: 165 }, 30)
+  const block = await edition.block('the block', 'hard lino', 23.3, { rotation: 0.6, removed: 'sky left of the stairs sawn off' })
+  const cutOn = (days: number) => new Date(desk.now - days * day).toISOString().slice(0, 10)
+  await edition.give('record-block-state', { blockId: block, name: 'first state, window cleared', cutOn: cutOn(17), note: '', pictureId: await desk.picture(netLoftFirst) })
+  await edition.tear(stores.laid, 9, 33, { wrong: 1, reason: 'the edge slipped' })
   await edition.prove(0, 1, 2)
-  await edition.give('spoil-sheet', { sheetId: 34, fault: 'handling', reason: 'dented in tearing' })
   await edition.run(0, upTo(1, 33), { 11: '+', 22: 'r slur' }, 2.5)
   await edition.wait(4 * 24 * 60).dry(0, upTo(1, 33))
   await edition.give('cut-further', { layerId: edition.layers[0]! })
+  await edition.give('record-block-state', { blockId: block, name: 'second state, planks and lettering', cutOn: cutOn(12), note: 'lettering checked in the mirror', pictureId: await desk.picture(netLoftSecond) })
   const second = upTo(1, 33).filter(id => id !== 22).reverse()
   await edition.run(1, second, { 5: 'r register', 14: 'p', 20: 'r register' }, 2.5)
   await edition.wait(5 * 24 * 60).dry(1, second)
   await edition.give('cut-further', { layerId: edition.layers[1]! })
+  await edition.give('record-block-state', { blockId: block, name: 'third state, stairs alone', cutOn: cutOn(6), note: '', pictureId: await desk.picture(netLoftThird) })
   const third = second.filter((_, i) => i !== 4 && i !== 19).reverse()
   edition.at = desk.now - 2.6 * hour
   await edition.prove(2, 1, 0)
@@ -118,9 +137,15 @@ async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<vo
 
 /** A single layer in black, half way through its pulls, at the platen now. */
 async function harbourScales(desk: Desk, by: string, stores: Stores): Promise<void> {
-  const edition = await new EditionInHand(desk, by, desk.now - 100 * 60_000).start({ title: 'Harbour Scales', plan: plan('Merle Tarn', 30, { proofs: { AP: 3, PP: 0, HC: 0 } }) }, 'black')
+  const edition = await new EditionInHand(desk, by, desk.now - 100 * 60_000).start({ title: 'Harbour Scales', plan: plan('Merle Tarn', 30, { start: 38, proofs: { AP: 3, PP: 0, HC: 0 } }) }, 'black')
   await edition.ink(0, stores.black)
   await edition.press(0, stores.platen, 0, 0, packing)
+  await edition.sheet(stores.laid, { width: 210, height: 150 }, 30)
+  await edition.block('scales block', 'wood', 22.8)
+  await edition.give('draw-register', {
+    register: { sheet: { width: 270, height: 217.5 }, outline: { left: 25, top: 25, width: 220, height: 160 }, image: { left: 5, top: 5, width: 210, height: 150 }, rotation: 0, meeting: 'paper onto block', mat: null, series: { topLine: 30, footLine: 37.5 }, stops: 30, pins: [] },
+    formatId: 'harbour-set',
+  })
   await edition.tear(stores.laid, 10, 38)
   await edition.prove(0, 2, 2, 2)
   await edition.run(0, upTo(1, 20), { 14: 'd pale', 15: '+', 18: 'r salt' }, 3.4)
@@ -128,10 +153,13 @@ async function harbourScales(desk: Desk, by: string, stores: Stores): Promise<vo
 
 /** Two blocks and a blended roll, still being proved. */
 async function ferryClock(desk: Desk, by: string, stores: Stores): Promise<void> {
-  const edition = await new EditionInHand(desk, by, desk.now - 26 * hour).start({ title: 'Ferry Clock', plan: plan('Oona Vell', 18, { method: 'blended roll' }) }, 'sky, blended')
+  const edition = await new EditionInHand(desk, by, desk.now - 26 * hour).start({ title: 'Ferry Clock', plan: plan('Oona Vell', 18, { method: 'blended roll', layersPlanned: 2, start: 26 }) }, 'sky, blended')
   await edition.addLayer('key black')
   await edition.ink(0, stores.slate)
   await edition.press(0, stores.long, 1, 6, packing)
+  await edition.sheet(stores.kozo, { width: 260, height: 190 }, 32)
+  await edition.block('sky block', 'vinyl', 4)
+  await edition.block('key block', 'hard lino', 4.8)
   await edition.tear(stores.kozo, 6, 24)
   await edition.wait(20).pull(0, null, { kind: 'warm-up' })
   await edition.wait(5).pull(0, null, { kind: 'proof', proofKind: 'CTP' })
@@ -141,12 +169,14 @@ async function ferryClock(desk: Desk, by: string, stores: Stores): Promise<void>
 /** A large print from four blocks, by hand, that loses more than it can afford. */
 async function weighbridge(desk: Desk, by: string, stores: Stores): Promise<void> {
   const edition = await new EditionInHand(desk, by, desk.now - 5 * day).start({
-    title: 'Weighbridge', plan: plan('Piers Haddow', 8, { method: 'several blocks', sizeSchool: 'varied', proofs: { AP: 1, PP: 0, HC: 0 } }),
+    title: 'Weighbridge', plan: plan('Piers Haddow', 8, { method: 'several blocks', work: 'large hand work', layersPlanned: 4, sizeSchool: 'varied', proofs: { AP: 1, PP: 0, HC: 0 } }),
   }, 'panel A')
   await edition.addLayer('panel B')
   await edition.ink(0, stores.rust)
   await edition.ink(1, stores.slate)
   await edition.press(0, stores.table, 0, 0, [{ name: 'cover sheet', thickness: 0.05 }])
+  await edition.sheet(stores.kozo, { width: 820, height: 500 }, 55)
+  for (const panel of ['A', 'B', 'C', 'D']) await edition.block(`panel ${panel}`, 'board', 6, { width: 830, height: 510 })
   await edition.tear(stores.kozo, 12, 12)
   await edition.prove(0, 1, 2, 10)
   await edition.run(0, upTo(1, 12), { 2: 'd pale', 4: 'r slur', 9: 'r crease', 11: 'b' }, 14)
@@ -162,9 +192,10 @@ async function eveningClass(desk: Desk, students: [string, string][], stores: St
   ]
   for (const [i, [id, name]] of students.entries()) {
     const edition = await new EditionInHand(desk, id, desk.now - (80 + 7 * i) * 60_000).start({
-      title: `Kettle, ${name.split(' ')[0]}`, plan: plan(name, 5, { proofs: { AP: 0, PP: 0, HC: 0 } }),
+      title: `Kettle, ${name.split(' ')[0]}`, plan: plan(name, 5, { work: 'beginners', proofs: { AP: 0, PP: 0, HC: 0 } }),
     }, 'black')
     await edition.ink(0, stores.black)
+    await edition.sheet(stores.laid, { width: 150, height: 110 }, 35)
     await edition.tear(stores.laid, 2, 7)
     await edition.wait(10).pull(0, null, { kind: 'practice' })
     await edition.prove(0, 0, 2, 5)
@@ -175,12 +206,19 @@ async function eveningClass(desk: Desk, students: [string, string][], stores: St
 /** The whole invented pressroom, dated around `desk.now`, the same on every start. */
 export async function fillPressroom(desk: Desk): Promise<void> {
   const manager = await desk.person('Ansa Quill', 'manager', '2580')
-  await desk.give(manager, 'studio', 'set-studio', { name: 'Ropewalk Pressroom', line: 'number-title-signature', destroyedNumber: 'retired', currency: '€' }, desk.now - 41 * day)
+  await desk.give(manager, 'studio', 'set-studio', { name: 'Ropewalk Pressroom', line: 'number-title-signature', destroyedNumber: 'retired', currency: '€', ...studioDefaults, inkGram: 0.09, pressHour: 6, labourHour: 0 }, desk.now - 41 * day)
   const instructor = await desk.person('Piers Haddow', 'instructor', '2580')
   const [merle, oona] = [await desk.person('Merle Tarn', 'member', '2580'), await desk.person('Oona Vell', 'member', '2580')]
   const students: [string, string][] = []
   for (const name of ['Ibb Fenner', 'Tansy Crake', 'Rook Alder', 'Wren Maddox', 'Jory Pell']) students.push([await desk.person(name, 'student', '2580'), name])
   const stores = await stock(desk, manager)
+  await desk.give(manager, 'studio', 'add-past-editions', { editions: [
+    { title: 'Lock Gates', method: 'reduction', work: 'press', passed: 118, rejected: 9, finished: 32, lost: 1 },
+    { title: 'Slipway', method: 'reduction', work: 'press', passed: 80, rejected: 7, finished: 24, lost: 2 },
+    { title: 'Chandler’s Cat', method: 'single', work: 'press', passed: 61, rejected: 3, finished: 58, lost: 1 },
+    { title: 'Evening class, last spring', method: 'single', work: 'beginners', passed: 74, rejected: 22, finished: 60, lost: 6 },
+  ] }, desk.now - 39 * day)
+  await desk.give(manager, 'studio', 'set-series-format', { id: 'harbour-set', name: 'Harbour set', topLine: 30, footLine: 37.5, mat: { width: 220, height: 160 } }, desk.now - 39 * day)
   await bakeryDoor(desk, manager, stores)
   await tideTable(desk, oona, stores)
   await tinRoofs(desk, merle, stores)
@@ -189,4 +227,6 @@ export async function fillPressroom(desk: Desk): Promise<void> {
   await eveningClass(desk, students, stores)
   await netLoftStairs(desk, manager, stores)
   await harbourScales(desk, merle, stores)
+  const ration = await desk.give(instructor, `lot:${stores.laid.id}`, 'ration-paper', { personId: students[0]![0], sheets: 4 }, desk.now - 3 * hour)
+  await desk.give(instructor, `lot:${stores.laid.id}`, 'release-paper', { rationId: ration.id, sheets: 2 }, desk.now - 2 * hour)
 }

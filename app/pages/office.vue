@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import type { PastEdition } from '#core/plan/past-editions'
+import type { LineCustom } from '#core/plan/plan'
+import { studioDefaults } from '#core/stores/studio'
 import type { PersonReply } from '#shared/replies/replies'
 
 useHead({ title: 'Office · Ample Tally' })
@@ -14,7 +17,13 @@ const roles = ['manager', 'instructor', 'member', 'student']
 const outbox = useOutbox()
 const setting = useGiving()
 const studioSaved = ref(false)
-const studio = ref({ name: '', line: 'number-title-signature', destroyedNumber: 'retired', currency: '€' })
+const studio = ref({ ...studioDefaults, name: '', line: 'number-title-signature' as LineCustom, destroyedNumber: 'retired' as 'retired' | 'replaced', currency: '€' })
+const past = ref<PastEdition[]>([])
+async function loadPast() {
+  past.value = (await api<{ pastEditions: PastEdition[] }>('/api/past-editions')).pastEditions
+}
+const price = (text: unknown) => Number(String(text ?? '').replace(',', '.')) || 0
+const unitWords = [{ value: 'mm', title: 'millimetres' }, { value: 'in', title: 'inches' }]
 watch(() => session.session?.studio, (now) => { if (now) studio.value = { ...now } }, { immediate: true })
 const customs = [
   { value: 'number-title-signature', title: 'number, title, signature' }, { value: 'title-number-signature', title: 'title, number, signature' },
@@ -25,8 +34,12 @@ async function saveStudio() {
   studioSaved.value = await setting.giving(() => session.give('studio', 'set-studio', { ...studio.value }))
   if (studioSaved.value) await session.load()
 }
+const isStaff = computed(() => ['manager', 'instructor'].includes(session.person?.role ?? ''))
 const isManager = computed(() => session.person?.role === 'manager')
-onMounted(() => void session.loadPeople().catch(() => undefined))
+onMounted(() => {
+  void session.loadPeople().catch(() => undefined)
+  void loadPast().catch(() => undefined)
+})
 
 async function add() {
   if (await adding.giving(() => api('/api/people', 'POST', form.value))) {
@@ -88,9 +101,17 @@ async function check() {
         <VSelect v-model="studio.line" label="The pencilled line is usually" :items="customs" />
         <VSelect v-model="studio.destroyedNumber" label="The number of a destroyed print is" :items="['retired', 'replaced']" />
         <VTextField v-model="studio.currency" label="Currency" maxlength="8" />
+        <VSelect v-model="studio.unit" label="Lengths are shown in" :items="unitWords" />
+        <VTextField :model-value="String(studio.inkGram)" label="Ink a gram, as a rule" inputmode="decimal" :prefix="studio.currency" @update:model-value="studio.inkGram = price($event)" />
+        <VTextField :model-value="String(studio.pressHour)" label="Press hour" inputmode="decimal" :prefix="studio.currency" @update:model-value="studio.pressHour = price($event)" />
+        <VTextField :model-value="String(studio.labourHour)" label="Labour hour" inputmode="decimal" :prefix="studio.currency" @update:model-value="studio.labourHour = price($event)" />
         <div class="buttons"><VBtn type="submit" class="quiet" :loading="setting.busy.value">Change</VBtn><span v-if="studioSaved" class="soft" role="status">Changed.</span></div>
         <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
       </form>
+    </section>
+    <section v-if="isStaff" class="part">
+      <div class="part-head"><h2>Editions from before</h2><p>so that plans do not start from a guess</p></div>
+      <PastEditions :past="past" @done="loadPast" />
     </section>
     <section v-if="outbox.refused.length > 0" id="refused" class="part">
       <div class="part-head"><h2>Refused taps of this browser</h2><p>kept until someone has read why</p></div>

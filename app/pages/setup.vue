@@ -5,7 +5,8 @@ definePageMeta({ layout: 'bare' })
 useHead({ title: 'Set up the pressroom · Ample Tally' })
 const session = useSession()
 const { busy, fault, field, giving } = useGiving()
-const form = ref({ studio: '', name: '', secret: '', line: 'number-title-signature', currency: '€' })
+const form = ref({ studio: '', name: '', secret: '', line: 'number-title-signature', currency: '€', unit: 'mm' })
+const units = [{ value: 'mm', title: 'millimetres' }, { value: 'in', title: 'inches' }]
 const customs = [
   { value: 'number-title-signature', title: 'number, title, signature' }, { value: 'title-number-signature', title: 'title, number, signature' },
   { value: 'number-signature', title: 'number and signature' },
@@ -28,6 +29,7 @@ async function setUp() {
     <VTextField v-model="form.secret" label="Your PIN or passphrase" type="password" autocomplete="new-password" hint="at least 4 characters; a sentence is better" persistent-hint :error-messages="faultOf('secret')" />
     <VSelect v-model="form.line" label="The pencilled line is usually" :items="customs" />
     <VTextField v-model="form.currency" label="Currency" maxlength="8" />
+    <VSelect v-model="form.unit" label="Lengths are shown in" :items="units" />
     <p v-if="fault && !field" class="trouble" role="alert">{{ fault }}</p>
     <div class="buttons"><VBtn type="submit" :loading="busy">Open the pressroom</VBtn></div>
   </form>

@@ -8,6 +8,7 @@ import { type EditionState, pullOf } from '#core/edition/state'
 import { stops } from '#core/edition/stops'
 import { foresee } from '#core/ledger/foresee'
 import type { Context, LedgerEvent } from '#core/ledger/envelope'
+import { noRecord, type ShopRecord } from '#core/plan/shop-record'
 import type { StudioState } from '#core/stores/studio'
 import { emptyStudio } from '#core/stores/studio'
 import type { CommandRequest } from '#shared/commands/envelope'
@@ -29,6 +30,8 @@ export const useEdition = defineStore('edition', () => {
   const id = ref('')
   const stored = shallowRef<EditionState | null>(null)
   const studio = shallowRef<StudioState>(emptyStudio())
+  /** The shop's past pulls without this edition's, for its pass rates. */
+  const record = shallowRef<ShopRecord>(noRecord)
   /** Taps not yet seen in the stored state, oldest first. */
   const pending = shallowRef<CommandRequest[]>([])
   /** Answered, but the stored state here has not caught up yet. */
@@ -78,6 +81,7 @@ export const useEdition = defineStore('edition', () => {
       if (wanted !== id.value) return
       problem.value = ''
       studio.value = reply.studio
+      record.value = reply.record
       take(reply.state)
       live.follow(reply.position)
     } catch (error) {
@@ -85,13 +89,14 @@ export const useEdition = defineStore('edition', () => {
         problem.value = wordsOf(error)
         return
       }
-      const copy = await readCopy<{ state: EditionState, studio: StudioState, position: number }>(`edition:${wanted}`)
+      const copy = await readCopy<{ state: EditionState, studio: StudioState, record?: ShopRecord, position: number }>(`edition:${wanted}`)
       if (!copy) {
         problem.value = 'The server cannot be reached, and this browser has no copy of this edition yet.'
         return
       }
       if (stored.value) return
       studio.value = copy.studio
+      record.value = copy.record ?? noRecord
       stored.value = copy.state
       live.follow(copy.position)
     }
@@ -119,7 +124,7 @@ export const useEdition = defineStore('edition', () => {
   function copySoon(): void {
     clearTimeout(copyTimer)
     copyTimer = setTimeout(() => {
-      if (stored.value) void keepCopy(`edition:${id.value}`, { state: stored.value, studio: studio.value, position: live.position })
+      if (stored.value) void keepCopy(`edition:${id.value}`, { state: stored.value, studio: studio.value, record: record.value, position: live.position })
     }, 700)
   }
 
@@ -188,5 +193,5 @@ export const useEdition = defineStore('edition', () => {
     handOut.value = await api<HandOut>(`/api/editions/${id.value}/hand-out`, 'POST', { layerId, device: session.station }).catch(() => null)
   }
 
-  return { id, state, stored, studio, count, at, strip, pending, unsent, handOut, problem, message, open, fetchStored, isStored, tap, give, askForSheet }
+  return { id, state, stored, studio, record, count, at, strip, pending, unsent, handOut, problem, message, open, fetchStored, isStored, tap, give, askForSheet }
 })

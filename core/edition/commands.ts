@@ -1,4 +1,8 @@
+import type { BlockDescription } from '../block/block'
+import type { ExposureRecord } from '../block/exposure'
+import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan, Series } from '../plan/plan'
+import type { RegisterPlan } from '../register/registration'
 import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '../print/verdicts'
 import type { Packing, ScrewSetting, StackOrder } from './events'
 
@@ -10,7 +14,28 @@ export interface EditionCommands {
   'change-layer': { layerId: string, name: string, blocks: string[], routine: string, stackOrder: StackOrder }
   'set-zones': { layerId: string, zones: { id: string, name: string, batchId: string | null }[] }
   'set-press': { layerId: string, pressId: string, packing: Packing[], left: ScrewSetting, right: ScrewSetting, note: string }
-  'tear': { lotId: string, lotSheets: number, count: number }
+  'plan-piece': { piece: PiecePlan }
+  'tear': {
+    lotId: string
+    lotSheets: number
+    /** Good pieces got. */
+    count: number
+    /** Pieces torn wrong: they are sheets too, and spoiled. */
+    wrong: number
+    reason: string
+    /** Size of a piece, mm; 0 when it was not said. */
+    width: number
+    height: number
+    /** The ration it is torn from, or null for the shelf. */
+    rationId: string | null
+    /** Offcuts kept as proof paper, each size as a lot of its own. */
+    offcuts: { lotId: string, width: number, height: number, count: number }[]
+  }
+  'prepare-block': { block: BlockDescription }
+  'change-block': { blockId: string, block: BlockDescription }
+  'record-block-state': { blockId: string, name: string, cutOn: string, note: string, pictureId: string | null }
+  'find-exposure': { blockId: string, exposure: ExposureRecord }
+  'draw-register': { register: RegisterPlan, formatId: string | null }
   'pull': {
     layerId: string
     kind: PullKind
@@ -44,6 +69,11 @@ export interface EditionCommands {
   'amend-size': { size: number, proofs: EditionPlan['proofs'], reason: string }
   'close': { note: string }
   'reopen': { reason: string }
+}
+
+/** A tear from the shelf in which every piece came out right. */
+export function tornRight(lotId: string, lotSheets: number, count: number, size = { width: 0, height: 0 }): EditionCommands['tear'] {
+  return { lotId, lotSheets, count, wrong: 0, reason: '', ...size, rationId: null, offcuts: [] }
 }
 
 export type EditionCommandType = keyof EditionCommands

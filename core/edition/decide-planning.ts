@@ -1,14 +1,14 @@
 import { type Decision, refuse } from '../ledger/envelope'
-import { lotEvent } from '../stores/lot'
-import type { EditionPlan } from '../plan/plan'
+import { type EditionPlan, goal } from '../plan/plan'
+import { rateBounds } from '../plan/work'
 import { editionEvent, only, type Rules } from './rule'
 import type { EditionState } from './state'
 import { anySigned, layerOf } from './state'
 
-type Planning = 'start-edition' | 'change-plan' | 'add-layer' | 'change-layer' | 'set-zones' | 'set-press' | 'tear'
-
-const mostSheets = 5000
 const mostLayers = 40
+
+type Planning = 'start-edition' | 'change-plan' | 'add-layer' | 'change-layer' | 'set-zones' | 'set-press'
+
 
 function planFault(title: string, plan: EditionPlan): Decision | null {
   if (title.trim() === '') return refuse('title-missing', 'Give the edition a title, as it will be pencilled.', 'title')
@@ -17,6 +17,15 @@ function planFault(title: string, plan: EditionPlan): Decision | null {
   }
   for (const [series, count] of Object.entries(plan.proofs)) {
     if (!Number.isInteger(count) || count < 0 || count > 500) return refuse('proofs-range', `${series} takes 0 to 500 prints; ${count} was given.`, 'proofs')
+  }
+  if (plan.layersPlanned > mostLayers) return refuse('too-many-layers', `An edition takes at most ${mostLayers} layers; ${plan.layersPlanned} were given.`, 'layersPlanned')
+  if (plan.start !== null && plan.start < goal(plan)) {
+    return refuse('start-below-goal', `${goal(plan)} good prints are wanted; they cannot come from ${plan.start} sheets. Start more, or want fewer.`, 'start')
+  }
+  for (const [field, stated] of [['expected', plan.expected], ['finishing', plan.finishing]] as const) {
+    if (stated && !(stated.rate >= rateBounds.least && stated.rate <= rateBounds.most)) {
+      return refuse('rate-range', `A pass rate lies between ${rateBounds.least * 100} and ${rateBounds.most * 100} %; ${stated.rate * 100} % was given. Nothing is ever certain at a press.`, field)
+    }
   }
   return null
 }
@@ -38,7 +47,9 @@ export const planningRules: Rules<Planning> = {
     return {
       events: [
         editionEvent(edition, 'edition-started', { title: data.title.trim(), plan: data.plan }),
-        editionEvent(edition, 'layer-added', { layerId: `${context.commandId}-1`, name: 'Layer 1', blocks: ['block 1'], zones: [{ id: 'whole', name: 'whole block', batchId: null, batchName: '' }] }),
+        ...Array.from({ length: data.plan.layering === 'ahead' ? data.plan.layersPlanned : 1 }, (_, i) => (
+          editionEvent(edition, 'layer-added', { layerId: `${context.commandId}-${i + 1}`, name: `Layer ${i + 1}`, blocks: [], zones: [{ id: 'whole', name: 'whole block', batchId: null, batchName: '' }] })
+        )),
       ],
     }
   },
@@ -91,24 +102,5 @@ export const planningRules: Rules<Planning> = {
     if (!press || press.name === '') return refuse('unknown-press', 'That press is not here. Add it first, or choose another.', 'pressId')
     const { layerId, pressId, ...setting } = data
     return only(edition, 'press-set', { layerId, setup: { pressId, pressName: press.name, ...setting } })
-  },
-
-  'tear': ({ edition, lot }, data) => {
-    if (!lot || lot.name === '') return refuse('unknown-lot', 'That paper lot is not here. Add it first, or choose another.', 'lotId')
-    if (!Number.isInteger(data.count) || data.count < 1) return refuse('count-range', `Say how many pieces were torn, 1 or more; ${data.count} was given.`, 'count')
-    if (edition.sheets.length + data.count > mostSheets) return refuse('too-many-sheets', `An edition holds at most ${mostSheets} sheets; this would make ${edition.sheets.length + data.count}.`, 'count')
-    if (!Number.isInteger(data.lotSheets) || data.lotSheets < 1) return refuse('lot-sheets-range', 'Say how many large sheets were used, 1 or more.', 'lotSheets')
-    if (data.lotSheets > data.count) return refuse('lot-sheets-range', `${data.lotSheets} large sheets cannot give only ${data.count} pieces. Count again.`, 'lotSheets')
-    if (data.lotSheets > lot.left) {
-      return refuse('stock-short', `The book shows ${lot.left} sheets of ${lot.name} left; ${data.lotSheets} were used. Count the lot first (Paper, “count the lot”), then tear.`, 'lotSheets')
-    }
-    return {
-      events: [
-        lotEvent(lot.stream, 'lot-torn', { editionStream: edition.stream, sheets: data.lotSheets, pieces: data.count }),
-        editionEvent(edition, 'sheets-torn', {
-          lotId: data.lotId, lotName: lot.name, lotSheets: data.lotSheets, count: data.count, pricePerLotSheet: lot.price,
-        }),
-      ],
-    }
   },
 }

@@ -4,6 +4,7 @@ import { guardedCommands } from './commands'
 import { curatingRules } from './decide-curating'
 import { numberingRules } from './decide-numbering'
 import { planningRules } from './decide-planning'
+import { preparingRules } from './decide-preparing'
 import { pullingRules } from './decide-pulling'
 import type { EditionStates, Rule, Rules } from './rule'
 
@@ -14,7 +15,7 @@ export interface EditionCommand<T extends EditionCommandType = EditionCommandTyp
   expectedSeq?: number
 }
 
-const rules: Rules<EditionCommandType> = { ...planningRules, ...pullingRules, ...curatingRules, ...numberingRules }
+const rules: Rules<EditionCommandType> = { ...planningRules, ...preparingRules, ...pullingRules, ...curatingRules, ...numberingRules }
 
 /** A late tap is stored all the same; everything else is refused on a closed edition. */
 const takenWhenClosed: ReadonlySet<string> = new Set<EditionCommandType>(['pull', 'reopen', 'settle-dispute'])

@@ -1,4 +1,8 @@
+import type { BlockDescription } from '../block/block'
+import type { ExposureRecord } from '../block/exposure'
+import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan, Series } from '../plan/plan'
+import type { RegisterPlan } from '../register/registration'
 import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '../print/verdicts'
 
 export interface Packing {
@@ -55,6 +59,18 @@ export interface DisputedPullData extends PullData {
   message: string
 }
 
+/** A block as cut at one moment. */
+export interface BlockStateData {
+  blockId: string
+  stateId: string
+  name: string
+  /** Day it was cut, ISO date. */
+  cutOn: string
+  note: string
+  /** A picture or a rubbing of it, by the hash of its file, or null. */
+  pictureId: string | null
+}
+
 /** Every event of an edition's stream, by type. */
 export interface EditionEvents {
   'edition-started': { title: string, plan: EditionPlan }
@@ -63,7 +79,13 @@ export interface EditionEvents {
   'layer-changed': { layerId: string, name: string, blocks: string[], routine: string, stackOrder: StackOrder }
   'zones-set': { layerId: string, zones: Zone[] }
   'press-set': { layerId: string, setup: PressSetup }
-  'sheets-torn': { lotId: string, lotName: string, lotSheets: number, count: number, pricePerLotSheet: number }
+  'piece-planned': { piece: PiecePlan }
+  'sheets-torn': { lotId: string, lotName: string, lotSheets: number, count: number, pricePerLotSheet: number, width: number, height: number }
+  'block-prepared': { blockId: string, block: BlockDescription }
+  'block-changed': { blockId: string, block: BlockDescription }
+  'block-state-recorded': BlockStateData
+  'exposure-found': { blockId: string, exposure: ExposureRecord }
+  'register-drawn': { register: RegisterPlan, formatId: string | null }
   'pulled': PullData
   'pull-disputed': DisputedPullData
   'dispute-settled': { pullId: string, outcome: 'void' | 'move', sheetId: number | null, reason: string }

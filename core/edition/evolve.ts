@@ -1,6 +1,6 @@
 import type { Happening } from '../ledger/envelope'
 import type { EditionEvents, EditionEventType, PullData } from './events'
-import { type EditionState, type Layer, type Pull, type Sheet, pullOf } from './state'
+import { type Block, type EditionState, type Layer, type Pull, type Sheet, pullOf } from './state'
 
 type Evolver<T extends EditionEventType> = (state: EditionState, data: EditionEvents[T], event: Happening) => EditionState
 
@@ -48,6 +48,10 @@ function changeLayer(state: EditionState, layerId: string, change: (layer: Layer
   return { ...state, layers: state.layers.map(layer => (layer.id === layerId ? change(layer) : layer)) }
 }
 
+function changeBlock(state: EditionState, blockId: string, change: (block: Block) => Block): EditionState {
+  return { ...state, blocks: state.blocks.map(block => (block.id === blockId ? change(block) : block)) }
+}
+
 function changePull(state: EditionState, pullId: string, change: (pull: Pull) => Pull): EditionState {
   const pull = pullOf(state, pullId)
   if (!pull) return state
@@ -92,7 +96,7 @@ const evolvers: { [T in EditionEventType]: Evolver<T> } = {
     ...state,
     title: data.title,
     plan: data.plan,
-    earlierPlans: state.plan === null ? state.earlierPlans : [...state.earlierPlans, { plan: state.plan, reason: data.reason, at: event.occurredAt }],
+    earlierPlans: state.plan === null ? state.earlierPlans : [...state.earlierPlans, { plan: state.plan, reason: data.reason, at: event.occurredAt, by: event.actor, sheetsTorn: state.made }],
   }),
   'layer-added': (state, data) => ({
     ...state,
@@ -107,6 +111,14 @@ const evolvers: { [T in EditionEventType]: Evolver<T> } = {
   'press-set': (state, data, event) => changeLayer(state, data.layerId, layer => ({
     ...layer, setups: [...layer.setups, { seq: event.seq, setup: data.setup }],
   })),
+  'piece-planned': (state, data) => ({ ...state, piece: data.piece }),
+  'block-prepared': (state, data) => ({ ...state, blocks: [...state.blocks, { id: data.blockId, block: data.block, states: [], exposures: [] }] }),
+  'block-changed': (state, data) => changeBlock(state, data.blockId, block => ({ ...block, block: data.block })),
+  'block-state-recorded': (state, { blockId, ...cut }) => changeBlock(state, blockId, block => ({ ...block, states: [...block.states, cut] })),
+  'exposure-found': (state, data, event) => changeBlock(state, data.blockId, block => ({
+    ...block, exposures: [...block.exposures, { ...data.exposure, at: event.occurredAt }],
+  })),
+  'register-drawn': (state, data) => ({ ...state, register: data }),
   'sheets-torn': (state, data) => {
     const first = state.sheets.length + 1
     const fresh = Array.from({ length: data.count }, (_, i) => blankSheet(first + i, data.lotId, data.lotName, null))

@@ -1,4 +1,5 @@
 import type { Context, Decision, NewEvent } from '../ledger/envelope'
+import { versionOf } from '../ledger/versions'
 import type { BatchState } from '../stores/batch'
 import type { LotState } from '../stores/lot'
 import type { PressState } from '../stores/press'
@@ -11,6 +12,8 @@ import type { EditionState } from './state'
 export interface EditionStates {
   edition: EditionState
   lot?: LotState
+  /** The lots that offcuts are kept in, empty as yet. */
+  offcutLots?: LotState[]
   batches?: Map<string, BatchState>
   press?: PressState
   studio: StudioState
@@ -21,7 +24,7 @@ export type Rules<T extends EditionCommandType> = { [K in T]: Rule<K> }
 
 /** One edition event, ready for the ledger. */
 export function editionEvent<T extends EditionEventType>(state: EditionState, type: T, data: EditionEvents[T]): NewEvent<T, EditionEvents[T]> {
-  return { stream: state.stream, type, version: 1, data }
+  return { stream: state.stream, type, version: versionOf(type), data }
 }
 
 export function only<T extends EditionEventType>(state: EditionState, type: T, data: EditionEvents[T]): Decision {

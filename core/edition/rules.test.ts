@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { tornRight } from './commands'
 import { PressTable, plan } from '../../tests/fixtures/press-table'
 import { countEdition } from './count'
 import { pullOf, sheetOf } from './state'
@@ -226,7 +227,7 @@ describe('rule 11: a closed edition is read-only', () => {
     const table = new PressTable().tear(3)
     table.pull(1)
     table.must('close', { note: '' })
-    expect(code(table.give('tear', { lotId: 'l1', lotSheets: 1, count: 2 }))).toBe('closed')
+    expect(code(table.give('tear', tornRight('l1', 1, 2)))).toBe('closed')
     table.pull(2)
     expect(table.edition.pulls.at(-1)!.disputed!.rule).toBe('closed')
     expect(code(table.give('reopen', { reason: '' }))).toBe('reason-missing')
@@ -243,6 +244,6 @@ describe('what a person is told', () => {
     expect(code(table.give('close', { note: '' }, 'student'))).toBe('not-allowed')
     expect(code(table.give('pull', table.pullData(null)))).toBe('sheet-missing')
     expect(code(table.give('pull', table.pullData(1, { faults: ['gremlin'] })))).toBe('unknown-fault')
-    expect(code(table.give('tear', { lotId: 'l1', lotSheets: 600, count: 600 }))).toBe('stock-short')
+    expect(code(table.give('tear', tornRight('l1', 1, 6000)))).toBe('too-many-sheets')
   })
 })

@@ -1,6 +1,10 @@
+import type { BlockDescription } from '../block/block'
+import type { ExposureRecord } from '../block/exposure'
+import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan, Series } from '../plan/plan'
+import type { RegisterPlan } from '../register/registration'
 import type { AdjustmentKind, Verdict } from '../print/verdicts'
-import type { PressSetup, PullData, StackOrder, Zone } from './events'
+import type { BlockStateData, PressSetup, PullData, StackOrder, Zone } from './events'
 
 export interface Layer {
   id: string
@@ -63,6 +67,18 @@ export interface Torn {
   lotSheets: number
   count: number
   pricePerLotSheet: number
+  /** Size of a piece, mm; 0 when it was not said. */
+  width: number
+  height: number
+}
+
+export interface Block {
+  id: string
+  block: BlockDescription
+  /** As it was cut, oldest first. */
+  states: Omit<BlockStateData, 'blockId'>[]
+  /** Exposure records of a plate, oldest first; the last is in force. */
+  exposures: (ExposureRecord & { at: string })[]
 }
 
 /** Everything an edition's stream says, folded. Treat as frozen: `evolve` returns a new one. */
@@ -72,7 +88,11 @@ export interface EditionState {
   title: string
   plan: EditionPlan | null
   /** Plans that were in force before, oldest first, with the reason for each change. */
-  earlierPlans: { plan: EditionPlan, reason: string, at: string }[]
+  earlierPlans: { plan: EditionPlan, reason: string, at: string, by: string, sheetsTorn: number }[]
+  /** How its sheets are got out of the paper, once planned. */
+  piece: PiecePlan | null
+  blocks: Block[]
+  register: { register: RegisterPlan, formatId: string | null } | null
   layers: Layer[]
   sheets: Sheet[]
   /** Sheets made, counted from tearing and splitting alone: the sum every place must add up to. */
@@ -95,7 +115,7 @@ export interface EditionState {
 
 export function emptyEdition(stream: string): EditionState {
   return {
-    stream, seq: 0, title: '', plan: null, earlierPlans: [], layers: [], sheets: [], made: 0, torn: [], pulls: [],
+    stream, seq: 0, title: '', plan: null, earlierPlans: [], piece: null, blocks: [], register: null, layers: [], sheets: [], made: 0, torn: [], pulls: [],
     adjustments: [], bat: null, earlierBats: [], seriesSize: {}, amendments: [], startedAt: '', changedAt: '',
     closedAt: null, closingNote: '', reopenings: [],
   }

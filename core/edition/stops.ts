@@ -3,7 +3,7 @@ import { figures } from './count'
 import { awaitingLayers, layerAtPress, stackFor } from './stack'
 import { type EditionState, isLive, setupInForce } from './state'
 
-export type StopKey = 'plan' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'curate' | 'sign' | 'close'
+export type StopKey = 'plan' | 'block' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'curate' | 'sign' | 'close'
 
 export interface Stop {
   key: StopKey
@@ -40,6 +40,7 @@ export function stops(edition: EditionState): Stop[] {
   })
   return [
     stop('plan', 'Plan', `${wanted} prints`, true, true),
+    stop('block', 'Block', edition.blocks.length > 0 ? plural(edition.blocks.length, 'block') : 'none yet', edition.blocks.length > 0, edition.blocks.length > 0),
     stop('paper', 'Paper', at.made === 0 ? 'none torn' : `${at.made} torn`, at.made >= wanted, at.made > 0),
     stop('press', 'Press', set === layers.length ? 'set' : `${set} of ${layers.length} set`, set === layers.length, set > 0),
     stop('ink', 'Ink', inked === layers.length ? plural(inked, 'layer') : `${inked} of ${layers.length}`, inked === layers.length, inked > 0),

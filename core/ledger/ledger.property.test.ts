@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { tornRight } from '../edition/commands'
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { countEdition } from '../edition/count'
@@ -38,7 +39,7 @@ function commandFor(table: PressTable, s: Step): [EditionCommandType, EditionCom
     case 'withdraw': return ['withdraw-numbers', { series: 'edition', reason: 'again' }]
     case 'destroy': return ['destroy-print', { sheetId: s.sheet, reason: 'fire' }]
     case 'settle': return ['settle-dispute', { pullId, outcome: s.pick % 2 ? 'void' : 'move', sheetId: s.sheet, reason: 'looked' }]
-    case 'tear': return ['tear', { lotId: 'l1', lotSheets: 1, count: 1 + s.pick % 3 }]
+    case 'tear': return ['tear', { ...tornRight('l1', 1, 1 + s.pick % 3), wrong: s.pick % 2, reason: 'off the edge' }]
     case 'cut': return ['cut-further', { layerId }]
     case 'close': return ['close', { note: '' }]
     default: return ['reopen', { reason: 'more' }]

@@ -68,7 +68,7 @@ describe('who may do what', () => {
 describe('streams', () => {
   it('names what a command must see, its own first', () => {
     expect(streamsFor({ type: 'pull', stream: 'edition:e', data: {} })).toEqual(['edition:e', 'studio'])
-    expect(streamsFor({ type: 'tear', stream: 'edition:e', data: { lotId: 'l' } })).toEqual(['edition:e', 'studio', 'lot:l'])
+    expect(streamsFor({ type: 'tear', stream: 'edition:e', data: { lotId: 'l', offcuts: [{ lotId: 'o' }] } })).toEqual(['edition:e', 'studio', 'lot:l', 'lot:o'])
     expect(streamsFor({ type: 'set-press', stream: 'edition:e', data: { pressId: 'p' } })).toEqual(['edition:e', 'studio', 'press:p'])
     expect(streamsFor({ type: 'set-zones', stream: 'edition:e', data: { zones: [{ batchId: 'b' }, { batchId: null }, { batchId: 'b' }] } })).toEqual(['edition:e', 'studio', 'batch:b'])
     expect(streamsFor({ type: 'set-studio', stream: 'studio', data: {} })).toEqual(['studio'])

@@ -9,7 +9,9 @@ const managers: readonly Role[] = ['manager']
 const needed: Record<string, readonly Role[]> = {
   'give-numbers': printers, 'withdraw-numbers': printers, 'destroy-print': printers, 'close': printers,
   'amend-size': staff, 'reopen': staff, 'settle-dispute': staff, 'withdraw-signing': staff, 'cut-further': printers,
-  'add-lot': printers, 'count-lot': printers, 'add-press': staff,
+  'add-lot': printers, 'count-lot': printers, 'describe-lot': printers, 'buy-paper': printers,
+  'ration-paper': staff, 'release-paper': staff, 'add-past-editions': staff, 'withdraw-past-edition': staff, 'set-series-format': printers,
+  'add-press': staff,
   'set-studio': managers, 'add-person': managers, 'change-person': managers,
 }
 

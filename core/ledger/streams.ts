@@ -52,13 +52,24 @@ export function streamsFor(command: Command): string[] {
   const extra: string[] = []
   if (streamKind(command.stream) === 'edition') {
     extra.push('studio')
-    if (command.type === 'tear') extra.push(`lot:${(command.data as EditionCommands['tear']).lotId}`)
+    if (command.type === 'tear') {
+      const { lotId, offcuts } = command.data as EditionCommands['tear']
+      extra.push(`lot:${lotId}`, ...offcuts.map(offcut => `lot:${offcut.lotId}`))
+    }
     if (command.type === 'set-press') extra.push(`press:${(command.data as EditionCommands['set-press']).pressId}`)
     if (command.type === 'set-zones') {
       for (const zone of (command.data as EditionCommands['set-zones']).zones) if (zone.batchId !== null) extra.push(`batch:${zone.batchId}`)
     }
   }
   return [...new Set([command.stream, ...extra])]
+}
+
+/** The lots a tear takes from and keeps its offcuts in. */
+function lotsIn(states: ReadonlyMap<string, StreamState>, command: Command): { lot?: LotState, offcutLots?: LotState[] } {
+  if (command.type !== 'tear') return {}
+  const { lotId, offcuts } = command.data as EditionCommands['tear']
+  const lotOf = (id: string) => (states.get(`lot:${id}`) ?? emptyLot(`lot:${id}`)) as LotState
+  return { lot: lotOf(lotId), offcutLots: offcuts.map(offcut => lotOf(offcut.lotId)) }
 }
 
 function batchesIn(states: ReadonlyMap<string, StreamState>): Map<string, BatchState> {
@@ -78,7 +89,7 @@ export function decide(states: ReadonlyMap<string, StreamState>, command: Comman
     case 'edition': return decideEdition({
       edition: own as EditionState,
       studio: (states.get('studio') ?? emptyStudio()) as StudioState,
-      lot: [...states.values()].find(state => state.stream.startsWith('lot:')) as LotState | undefined,
+      ...lotsIn(states, command),
       press: [...states.values()].find(state => state.stream.startsWith('press:')) as PressState | undefined,
       batches: batchesIn(states),
     }, { type: command.type as EditionCommandType, data: command.data as never, expectedSeq: command.expectedSeq }, context)

@@ -1,13 +1,25 @@
+import { planDefaults } from '../plan/plan'
+import { lotDefaults } from '../stores/lot'
+import { studioDefaults } from '../stores/studio'
 import type { Happening } from './envelope'
+import { currentVersions } from './versions'
 
 /** Turns the data of one event version into that of the next. Pure. */
 export type Upcaster = (data: Record<string, unknown>) => Record<string, unknown>
 
-/** The version each event type is written with today; types not named here are at 1. */
-export const currentVersions: Record<string, number> = {}
-
 /** Keyed `type@version`: what turns that version into the next. */
-export const upcasters: Record<string, Upcaster> = {}
+export const upcasters: Record<string, Upcaster> = {
+  'edition-started@1': withPlanDefaults,
+  'plan-changed@1': withPlanDefaults,
+  'sheets-torn@1': data => ({ ...data, width: 0, height: 0 }),
+  'lot-added@1': data => ({ ...data, ...lotDefaults }),
+  'lot-torn@1': data => ({ ...data, rationId: null }),
+  'studio-set@1': data => ({ ...data, ...studioDefaults }),
+}
+
+function withPlanDefaults(data: Record<string, unknown>): Record<string, unknown> {
+  return { ...data, plan: { ...planDefaults, ...data.plan as object } }
+}
 
 /** Thrown when the ledger was written by a newer program than this one. */
 export class NewerLedgerError extends Error {

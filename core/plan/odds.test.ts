@@ -77,6 +77,40 @@ describe('the chance against an independent slow sum', () => {
     expect(Math.abs(chanceOfStack({ passed: a, rejected: b }, Array(sheets).fill(layers), goal) - slowChance(a, b, layers, goal, sheets))).toBeLessThan(1e-9)
   })
 
+  /** The same for many sheets: the binomial in logarithms, Simpson's rule only where the density is. */
+  function slowLarge(a: number, b: number, layers: number, goal: number, sheets: number): number {
+    const logs = [0]
+    for (let n = 1; n <= sheets; n++) logs[n] = logs[n - 1]! + Math.log(n)
+    const steps = 60_000
+    let under = 0
+    let over = 0
+    for (let i = 1; i < steps; i++) {
+      const p = i / steps
+      const density = Math.exp((a - 1) * Math.log(p) + (b - 1) * Math.log1p(-p) - (a - 1) * Math.log((a - 1) / (a + b - 2)) - (b - 1) * Math.log((b - 1) / (a + b - 2)))
+      if (density < 1e-16) continue
+      const q = p ** layers
+      let tail = 0
+      for (let k = goal; k <= sheets; k++) tail += Math.exp(logs[sheets]! - logs[k]! - logs[sheets - k]! + k * Math.log(q) + (sheets - k) * Math.log1p(-q))
+      const weight = i % 2 === 1 ? 4 : 2
+      under += weight * density
+      over += weight * density * tail
+    }
+    return over / under
+  }
+
+  it.each([[23, 2, 12, 200, 600], [180, 14, 12, 300, 590], [40, 3, 1, 500, 560]])('Beta(%d, %d), %d layers, %d of %d, as many as are planned for', (a, b, layers, goal, sheets) => {
+    expect(Math.abs(chanceOf([{ layers, passed: a, rejected: b }], goal, sheets) - slowLarge(a, b, layers, goal, sheets))).toBeLessThan(1e-9)
+  })
+
+  it('chains groups as summing over what each leaves does', () => {
+    const [first, finishing] = [{ layers: 3, passed: 23, rejected: 2 }, { layers: 1, passed: 29, rejected: 1 }]
+    const exactly = (group: typeof first, k: number, n: number) => slowChance(group.passed, group.rejected, group.layers, k, n) - (k < n ? slowChance(group.passed, group.rejected, group.layers, k + 1, n) : 0)
+    let sum = 0
+    for (let k = 4; k <= 7; k++) sum += exactly(first, k, 7) * slowChance(29, 1, 1, 4, k)
+    expect(Math.abs(chanceOf([first, finishing], 4, 7) - sum)).toBeLessThan(1e-9)
+    expect(Math.abs(chanceOfStack(first, Array(7).fill(3), 4, finishing) - sum)).toBeLessThan(1e-9)
+  })
+
   it('grows with sheets and falls with layers', () => {
     const group = (layers: number) => [{ layers, passed: 23, rejected: 2 }]
     const chances = chanceBySheets(group(2), 12, 40)

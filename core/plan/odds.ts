@@ -15,52 +15,81 @@ export interface PassGroup {
 /** Above this many sheets we say so instead of a number. */
 export const mostSheets = 600
 
-/** The guess a rate starts from: the expected pass rate, worth so many pulls. */
-export function guess(rate: number, strength: number): { passed: number, rejected: number } {
-  return { passed: rate * strength, rejected: (1 - rate) * strength }
+/**
+ * Nodes for averaging a binomial of `trials` with chance p^layers over p: its peak in p narrows with the square root of
+ * trials · layers, and the nodes must lie closer than that. Half the degree is always enough, being exact.
+ */
+function nodesFor(trials: number, layers: number): number {
+  const degree = trials * layers
+  return Math.max(1, Math.min(Math.ceil((degree + 1) / 2), Math.ceil(24 + 4.5 * Math.sqrt(degree))))
 }
 
-/** What a studio starts from before its own pulls say better (MODELS M3). */
-export const guesses = {
-  press: { rate: 0.92, strength: 25 },
-  hand: { rate: 0.80, strength: 25 },
-  finishing: { rate: 0.97, strength: 30 },
-} as const
+/** Add `weight` · Binomial(n, q) to `into`, outwards from its peak until nothing is left to add. */
+function addBinomial(into: Float64Array, n: number, q: number, weight: number): void {
+  if (q <= 0 || q >= 1) {
+    into[q <= 0 ? 0 : n]! += weight
+    return
+  }
+  const peak = Math.min(n, Math.floor((n + 1) * q))
+  const odds = q / (1 - q)
+  const top = weight * Math.exp(logFactorial[n]! - logFactorial[peak]! - logFactorial[n - peak]! + peak * Math.log(q) + (n - peak) * Math.log1p(-q))
+  const nothing = top * 1e-20
+  for (let k = peak, part = top; k <= n && part > nothing; k++) {
+    into[k]! += part
+    part *= (n - k) / (k + 1) * odds
+  }
+  for (let k = peak - 1, part = top * peak / (n - peak + 1) / odds; k >= 0 && part > nothing; k--) {
+    into[k]! += part
+    part *= k / (n - k + 1) / odds
+  }
+}
 
-/** ln n! for n = 0 … most, by summing; exact enough for 600 sheets and made once. */
+/** ln n! for n = 0 … most, by summing; made once. */
 function logFactorials(most: number): Float64Array {
   const table = new Float64Array(most + 1)
   for (let n = 1; n <= most; n++) table[n] = table[n - 1]! + Math.log(n)
   return table
 }
 
-const logFactorial = logFactorials(mostSheets)
+/** An edition may hold more sheets than we plan for. */
+const logFactorial = logFactorials(5000)
+
+/** P(k survive the group | n start), k = 0 … n, averaged over p. */
+function survivors({ layers, passed, rejected }: PassGroup, n: number): Float64Array {
+  const chances = new Float64Array(n + 1)
+  if (layers === 1) {
+    // One layer needs no quadrature: the beta-binomial, by the ratio of neighbours, scaled to add up to 1.
+    let sum = 0
+    let largest = 0
+    let logged = 0
+    const logs = new Float64Array(n + 1)
+    for (let k = 0; k < n; k++) {
+      logged += Math.log((n - k) / (k + 1) * (k + passed) / (n - k - 1 + rejected))
+      logs[k + 1] = logged
+      if (logged > largest) largest = logged
+    }
+    for (let k = 0; k <= n; k++) sum += chances[k] = Math.exp(logs[k]! - largest)
+    return chances.map(chance => chance / sum)
+  }
+  const { nodes, weights } = betaQuadrature(passed, rejected, nodesFor(n, layers))
+  for (let j = 0; j < nodes.length; j++) if (weights[j]! > 1e-16) addBinomial(chances, n, nodes[j]! ** layers, weights[j]!)
+  return chances
+}
 
 /**
- * For one group, the chance of ending well from n sheets, given the chance of ending well from k survivors:
- * Σ_k P(k survive | n) · after[k], averaged over p.
+ * For one group, the chance of ending well from n sheets for every n, given the chance of ending well from k survivors:
+ * Σ_k P(k | n) · after[k]. Only the largest n is averaged over p; each smaller one follows by taking one sheet away at
+ * random, P(k | n) = P(k | n+1)·(n+1−k)/(n+1) + P(k+1 | n+1)·(k+1)/(n+1), sums of positive numbers and so exact.
  */
 function throughGroup(group: PassGroup, after: Float64Array, from: number): Float64Array {
   const most = after.length - 1
-  // Bin(k; n, p^m) is smooth in p, and the average settles long before the degree n·m at which it is exact.
-  const nodeCount = Math.min(Math.ceil((most * group.layers + 1) / 2), 96)
-  const { nodes, weights } = betaQuadrature(group.passed, group.rejected, nodeCount)
   const before = new Float64Array(most + 1)
-  for (let j = 0; j < nodeCount; j++) {
-    const weight = weights[j]!
-    if (weight < 1e-18) continue
-    const survives = nodes[j]! ** group.layers
-    const logP = Math.log(survives)
-    const logQ = Math.log1p(-survives)
-    for (let n = from; n <= most; n++) {
-      let sum = 0
-      for (let k = from; k <= n; k++) {
-        if (after[k] === 0) continue
-        const logged = logFactorial[n]! - logFactorial[k]! - logFactorial[n - k]! + (k === 0 ? 0 : k * logP) + (n === k ? 0 : (n - k) * logQ)
-        if (logged > -60) sum += Math.exp(logged) * after[k]!
-      }
-      before[n]! += weight * sum
-    }
+  const chances = survivors(group, most)
+  for (let n = most; n >= from; n--) {
+    let sum = 0
+    for (let k = from; k <= n; k++) sum += chances[k]! * after[k]!
+    before[n] = sum
+    for (let k = from; k < n; k++) chances[k] = (chances[k]! * (n - k) + chances[k + 1]! * (k + 1)) / n
   }
   return before
 }
@@ -93,30 +122,57 @@ export function sheetsToStart(groups: readonly PassGroup[], goal: number, confid
   }
 }
 
+/** A stack in piles: sheets that lack no layer, one layer, two … (index = layers still to meet). */
+function piles(layersToGo: readonly number[]): number[] {
+  const found: number[] = []
+  for (const layers of layersToGo) found[layers] = (found[layers] ?? 0) + 1
+  return Array.from(found, sheets => sheets ?? 0)
+}
+
+/** P(k of the stack survive its layers), k = 0 … sheets. Given p the piles are independent binomials. */
+function stackSurvivors({ passed, rejected }: Pick<PassGroup, 'passed' | 'rejected'>, layersToGo: readonly number[]): Float64Array {
+  const [done = 0, ...waiting] = piles(layersToGo)
+  const total = layersToGo.length
+  const chances = new Float64Array(total + 1)
+  const degree = layersToGo.reduce((sum, layers) => sum + layers, 0)
+  const { nodes, weights } = betaQuadrature(passed, rejected, nodesFor(degree, 1))
+  for (let j = 0; j < nodes.length; j++) {
+    if (weights[j]! < 1e-16) continue
+    let sofar = new Float64Array(total + 1)
+    let reach = done
+    sofar[done] = weights[j]!
+    waiting.forEach((sheets, i) => {
+      if (sheets === 0) return
+      const pile = new Float64Array(sheets + 1)
+      addBinomial(pile, sheets, nodes[j]! ** (i + 1), 1)
+      const next = new Float64Array(total + 1)
+      for (let a = done; a <= reach; a++) {
+        const part = sofar[a]!
+        if (part === 0) continue
+        for (let b = 0; b <= sheets; b++) next[a + b]! += part * pile[b]!
+      }
+      sofar = next
+      reach += sheets
+    })
+    for (let k = 0; k <= total; k++) chances[k]! += sofar[k]!
+  }
+  return chances
+}
+
 /**
  * The chance that a stack in several piles, each sheet with its own number of layers still to meet, yields at least
- * `needed` prints. All share one pass rate p; given p the survivors are a sum of independent coins, whose distribution
- * is built sheet by sheet, and the result is averaged over p.
- * @param layersToGo layers still to meet, one entry for each sheet
+ * `needed` prints. All layers share one pass rate; finishing, when given, comes after them with its own.
+ * @param layersToGo layers still to meet, one entry for each sheet; 0 for a sheet that only has finishing before it
  */
-export function chanceOfStack(rate: Pick<PassGroup, 'passed' | 'rejected'>, layersToGo: readonly number[], needed: number): number {
+export function chanceOfStack(rate: Pick<PassGroup, 'passed' | 'rejected'>, layersToGo: readonly number[], needed: number, finishing: PassGroup | null = null): number {
   if (needed <= 0) return 1
-  if (layersToGo.length < needed) return 0
-  // Given p the chance is a polynomial in p whose degree is the layers to go in all: half as many nodes are exact.
-  const degree = layersToGo.reduce((sum, layers) => sum + layers, 0)
-  const { nodes, weights } = betaQuadrature(rate.passed, rate.rejected, Math.min(40, Math.ceil((degree + 1) / 2)))
+  const sheets = layersToGo.length
+  if (sheets < needed) return 0
+  const after = finishing
+    ? throughGroup(finishing, Float64Array.from({ length: sheets + 1 }, (_, n) => (n >= needed ? 1 : 0)), needed)
+    : new Float64Array(sheets + 1).fill(1, needed)
+  const chances = stackSurvivors(rate, layersToGo)
   let chance = 0
-  for (let j = 0; j < nodes.length; j++) {
-    // survivors[k] = P(k so far), the last entry gathering everything from `needed` up.
-    const survivors = new Float64Array(needed + 1)
-    survivors[0] = 1
-    for (const layers of layersToGo) {
-      const passes = nodes[j]! ** layers
-      survivors[needed]! += survivors[needed - 1]! * passes
-      for (let k = needed - 1; k > 0; k--) survivors[k] = survivors[k]! * (1 - passes) + survivors[k - 1]! * passes
-      survivors[0]! *= 1 - passes
-    }
-    chance += weights[j]! * survivors[needed]!
-  }
+  for (let k = needed; k <= sheets; k++) chance += chances[k]! * after[k]!
   return Math.min(1, chance)
 }

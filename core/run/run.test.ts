@@ -3,7 +3,8 @@ import { PressTable } from '../../tests/fixtures/press-table'
 import { streamOf } from '../edition/stream'
 import { layerAtPress, nextSheet, stackFor } from '../edition/stack'
 import { stops } from '../edition/stops'
-import { outlook } from './outlook'
+import { noRecord } from '../plan/shop-record'
+import { morePullsFor, outlook, stackOf } from './outlook'
 import { pace } from './pace'
 
 const minutes = (...at: number[]) => at.map(minute => minute * 60_000)
@@ -24,7 +25,11 @@ describe('the outlook of a run', () => {
   it('is certain when the goal is reached and hopeless without sheets', () => {
     const table = new PressTable({ size: 2 }).tear(3)
     for (const sheet of [1, 2, 3]) table.pull(sheet)
-    expect(outlook(table.edition)).toMatchObject({ goal: 3, good: 3, chance: 1, restsOn: 3 })
+    expect(outlook(table.edition)).toMatchObject({ goal: 3, good: 3, rate: { counted: 3 } })
+    expect(outlook(table.edition).chance).toBeLessThan(1)
+    table.must('declare-dry', { layerId: table.layer, sheetIds: [1, 2, 3] })
+    for (const sheetId of [1, 2, 3]) table.must('curate', { sheetId, verdict: 'good', reason: '' })
+    expect(outlook(table.edition).chance).toBe(1)
     const short = new PressTable({ size: 4 }).tear(3)
     expect(outlook(short.edition).chance).toBe(0)
   })
@@ -35,9 +40,32 @@ describe('the outlook of a run', () => {
     table.pull(1, { verdict: 'doubtful' })
     const doubted = outlook(table.edition).chance
     table.pull(2, { verdict: 'reject' })
-    expect(before).toBeGreaterThan(0.9)
+    expect(before).toBeGreaterThan(0.8)
     expect(doubted).toBeGreaterThan(before)
     expect(outlook(table.edition).chance).toBeLessThan(doubted)
+  })
+})
+
+describe('a gate', () => {
+  const table = new PressTable({ size: 5, method: 'reduction', layersPlanned: 2 }).tear(14)
+  for (let sheet = 1; sheet <= 5; sheet++) table.pull(sheet)
+
+  it('says how many more pulls of this layer would reach a confidence', () => {
+    const stack = stackOf(table.edition)
+    expect(stack).toMatchObject({ goal: 6, certain: 0, own: { passed: 5, rejected: 0 } })
+    expect(stack.layersToGo.sort()).toEqual([...Array(5).fill(1), ...Array(9).fill(2)])
+    const plan = table.edition.plan!
+    const more = morePullsFor(stack, 9, 1, plan, noRecord, 0.9)!
+    expect(more).toBeGreaterThan(1)
+    expect(more).toBeLessThan(9)
+    expect(morePullsFor(stack, 9, 1, plan, noRecord, 0.999999)).toBeNull()
+    expect(morePullsFor(stack, 9, 1, plan, noRecord, 0)).toBe(0)
+  })
+
+  it('tells the chance with and without the doubtful', () => {
+    table.pull(6, { verdict: 'doubtful' })
+    const { chance, chanceWithoutDoubtful } = outlook(table.edition)
+    expect(chanceWithoutDoubtful).toBeLessThan(chance)
   })
 })
 

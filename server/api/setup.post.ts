@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { studioDefaults } from '#core/stores/studio'
 import { SetUpStudio } from '#shared/commands/people'
 import { usePressroom } from '../services/use-pressroom'
 import { failure } from '../services/failure'
@@ -14,7 +15,7 @@ export default defineEventHandler(async (event) => {
   if ('refusal' in result) throw failure(result.refusal)
   const { person } = result
   const answer = await room.ledger.submit({
-    command: { type: 'set-studio', stream: 'studio', data: { name: given.studio, line: given.line, destroyedNumber: 'retired', currency: given.currency } },
+    command: { type: 'set-studio', stream: 'studio', data: { name: given.studio, line: given.line, destroyedNumber: 'retired', currency: given.currency, ...studioDefaults, unit: given.unit ?? 'mm' } },
     context: { personId: person.id, role: 'manager', commandId: uuid(), occurredAt: new Date().toISOString() }, device: 'server', via: null,
   })
   if (answer.status === 'refused' || answer.status === 'failed') throw failure(answer.refusal)

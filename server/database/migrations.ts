@@ -1,6 +1,6 @@
 import type { Sequelize } from 'sequelize'
 import { Umzug } from 'umzug'
-import { currentVersions } from '#core/ledger/upcast'
+import { currentVersions } from '#core/ledger/versions'
 import { DatabaseUnusable, rows } from './connections'
 import * as ledger from './migrations/0001-ledger'
 

@@ -5,8 +5,11 @@ import { isLive, setupInForce, type EditionState } from '#core/edition/state'
 import { stateWord } from '#core/edition/stops'
 import { streamId, streamKind } from '#core/ledger/envelope'
 import { emptyState, fold, type StreamState } from '#core/ledger/streams'
-import { goal } from '#core/plan/plan'
-import { goodAt, outlook } from '#core/run/outlook'
+import { pieceSize } from '#core/paper/piece'
+import { type EditionPlan, goal, planDefaults } from '#core/plan/plan'
+import { type EditionPasses, passesOf } from '#core/plan/shop-record'
+import { goodAt, type Stack, stackOf } from '#core/run/outlook'
+import { pace } from '#core/run/pace'
 import type { BatchState } from '#core/stores/batch'
 import type { LotState } from '#core/stores/lot'
 import type { PressState } from '#core/stores/press'
@@ -15,37 +18,47 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 1
+export const summaryVersion = 2
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
 
 export interface SummaryRow { stream: string, kind: string, version: number, title: string, state: string, changed_at: string, data: string }
 
-function editionSummary(state: EditionState): EditionSummary {
+/** As it is kept: what the chance is reckoned from instead of the chance, which moves with the shop's record. */
+export interface StoredEditionSummary extends Omit<EditionSummary, 'chance'> {
+  passes: EditionPasses
+  stack: Stack
+  reckoning: Pick<EditionPlan, 'method' | 'work' | 'expected' | 'finishing'>
+}
+
+function editionSummary(state: EditionState): StoredEditionSummary {
   const at = figures(state)
   const count = countEdition(state)
   const pulls = state.pulls.filter(pull => pull.disputed === null)
   const last = pulls.at(-1)
   const layer = layerAtPress(state)
   const left = layer ? stackFor(state, layer).length : 0
-  const look = outlook(state, layer?.id)
+  const minutes = pace(pulls.filter(pull => isLive(pull) && pull.kind === 'pull' && pull.layerId === layer?.id).map(pull => Date.parse(pull.at)))
+  const { method, work, expected, finishing } = state.plan ?? { ...planDefaults, method: 'single' as const }
+  const piece = state.piece ? { lotId: state.piece.lotId, ...pieceSize(state.piece), grain: state.piece.grain, deckles: state.piece.deckles, strip: state.piece.strip } : null
   return {
     id: streamId(state.stream), title: state.title, artist: state.plan?.artist ?? '', method: state.plan?.method ?? '', state: stateWord(state),
     goal: state.plan ? goal(state.plan) : 0, size: state.plan?.size ?? 0, made: at.made, alive: at.alive, good: at.good, goodHere: layer ? goodAt(state, layer.id) : 0, doubtful: at.doubtful, rejects: at.rejects,
     signed: at.signed, numbered: at.numbered, impressions: state.pulls.filter(isLive).length, balances: count.balances, disputed: count.disputed,
     layers: state.layers.length, layerName: layer?.name ?? '', pressName: layer ? setupInForce(layer)?.pressName ?? '' : '',
-    left, unfinished: awaitingLayers(state).length, chance: look.chance, minutesLeft: look.pace === null ? null : look.pace * left, due: state.plan?.due ?? null,
+    left, unfinished: awaitingLayers(state).length, minutesLeft: minutes === null ? null : minutes * left, due: state.plan?.due ?? null,
     strokes: pulls.filter(pull => pull.layerId === layer?.id).slice(-strokesShown).map(pull => ({
       kind: pull.kind, verdict: pull.verdict, bat: state.bat?.pullId === pull.pullId, voided: pull.voided,
     })),
+    passes: passesOf(state), stack: stackOf(state), reckoning: { method, work, expected, finishing }, piece, start: state.plan?.start ?? null,
     lastPullAt: last?.at ?? null, lastPullBy: last?.by ?? null, changedAt: state.changedAt,
   }
 }
 
 function lotSummary(state: LotState): LotSummary {
-  const { name, maker, width, height, weight, price, left, bought, seq } = state
-  return { id: streamId(state.stream), name, maker, width, height, weight, price, left, bought, seq }
+  const { stream, ...lot } = state
+  return { id: streamId(stream), ...lot }
 }
 
 function batchSummary(state: BatchState): BatchSummary {

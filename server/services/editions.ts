@@ -3,6 +3,7 @@ import type { StudioState } from '#core/stores/studio'
 import type { BatchSummary, EditionReply, EditionsReply, EditionSummary, FloorReply, LotSummary, PressSummary, StoresReply } from '#shared/replies/replies'
 import type { EditionsQuery } from '#shared/queries/lists'
 import { rows } from '../database/connections'
+import type { StoredEditionSummary } from '../database/summaries'
 import { summariesOf } from './ledger'
 import type { Pressroom } from './pressroom'
 import { failure } from './failure'
@@ -37,7 +38,7 @@ export async function listEditions(room: Pressroom, query: EditionsQuery): Promi
   const page = found.slice(0, limit)
   const last = page.at(-1)
   return {
-    editions: page.map(row => JSON.parse(row.data) as EditionSummary),
+    editions: page.map(row => room.passBook.withChance(JSON.parse(row.data) as StoredEditionSummary)),
     next: found.length > limit && last ? `${last.changed_at}|${last.stream}` : null,
     total: (await counted)[0]?.total ?? 0,
   }
@@ -50,7 +51,7 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
   const position = room.ledger.head
   const state = await room.ledger.read<EditionState>(stream)
   if (state.plan === null) throw failure({ code: 'unknown-edition', message: 'There is no such edition here. Go back to Editions and open it from the list.' })
-  return { state, studio: await room.ledger.read<StudioState>('studio'), position }
+  return { state, studio: await room.ledger.read<StudioState>('studio'), record: room.passBook.recordFor(stream), position }
 }
 
 export async function readStores(room: Pressroom): Promise<StoresReply> {

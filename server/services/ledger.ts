@@ -55,7 +55,7 @@ export class Ledger {
   private draining = false
   private position = 0
 
-  constructor(private readonly db: Connections, private readonly publish: (events: LedgerEvent[]) => void) {}
+  constructor(private readonly db: Connections, private readonly publish: (events: LedgerEvent[], states: StreamState[]) => void) {}
 
   async open(): Promise<void> {
     this.position = await lastPosition(this.db.reader)
@@ -180,7 +180,7 @@ export class Ledger {
     }
     for (const stream of touched) this.cache.set(stream, working.get(stream)!)
     this.position = events.at(-1)!.position
-    this.publish(events)
+    this.publish(events, [...touched].map(stream => working.get(stream)!.state))
   }
 }
 

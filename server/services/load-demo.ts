@@ -1,3 +1,4 @@
+import sharp from 'sharp'
 import { v7 as uuid } from 'uuid'
 import { fillPressroom } from '../../demo/pressroom'
 import type { CommandRequest } from '#shared/commands/envelope'
@@ -24,6 +25,7 @@ export async function loadDemo(room: Pressroom): Promise<void> {
   let manager: { id: string, role: 'manager' } | null = null
   await fillPressroom({
     now: Date.now(),
+    picture: async svg => (await room.pictures.keep(await sharp(Buffer.from(svg)).png().toBuffer())).id,
     newId: at => uuid({ msecs: at, random: random() }),
     person: async (name, role, secret) => {
       const result = await room.people.add(name, role, secret, manager)

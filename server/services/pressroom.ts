@@ -7,7 +7,10 @@ import { rebuildSummaries } from '../database/summaries'
 import { HandOuts } from './hand-outs'
 import { Ledger } from './ledger'
 import { Live } from '../live/live'
+import type { StudioState } from '#core/stores/studio'
+import { PassBook } from './pass-book'
 import { People } from './people'
+import { Pictures } from './pictures'
 
 /** Everything one running pressroom holds. */
 export interface Pressroom {
@@ -19,6 +22,8 @@ export interface Pressroom {
   live: Live
   people: People
   handOuts: HandOuts
+  passBook: PassBook
+  pictures: Pictures
   close: () => Promise<void>
 }
 
@@ -35,16 +40,21 @@ export async function openPressroom(folder: string, demo: boolean): Promise<Pres
   const db = await openConnections(folder)
   await migrate(db.writer)
   const live = new Live(db.long)
-  const ledger = new Ledger(db, events => live.publish(events))
+  const passBook = new PassBook()
+  const ledger = new Ledger(db, (events, states) => {
+    passBook.take(states)
+    live.publish(events)
+  })
   await ledger.open()
   const rebuilt = await rebuildSummaries(db.writer, db.long, (done, of) => {
     if (done % 500 === 0) console.info(`Rebuilding the lists from the ledger: ${done} of ${of}`)
   })
   if (rebuilt > 0) console.info(`Rebuilt ${rebuilt} lines of the lists from the ledger.`)
+  await passBook.load(db, await ledger.read<StudioState>('studio'))
   const people = new People(db, ledger)
   await people.load()
   return {
-    folder, demo, secret: sessionSecret(folder), db, ledger, live, people, handOuts: new HandOuts(),
+    folder, demo, secret: sessionSecret(folder), db, ledger, live, people, handOuts: new HandOuts(), passBook, pictures: new Pictures(folder),
     close: async () => {
       live.close()
       await db.close()

@@ -23,6 +23,9 @@ export async function describeSession(event: H3Event, room: Pressroom): Promise<
   const studio = await room.ledger.read<StudioState>('studio')
   return {
     person: person && { id: person.id, name: person.name, role: person.role, active: person.active },
-    demo: room.demo, needsSetup: room.people.isEmpty, studio: { name: studio.name, line: studio.line, destroyedNumber: studio.destroyedNumber, currency: studio.currency },
+    demo: room.demo, needsSetup: room.people.isEmpty, studio: {
+      name: studio.name, line: studio.line, destroyedNumber: studio.destroyedNumber, currency: studio.currency, unit: studio.unit,
+      inkGram: studio.inkGram, pressHour: studio.pressHour, labourHour: studio.labourHour,
+    },
   }
 }

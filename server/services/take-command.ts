@@ -17,6 +17,8 @@ export async function takeCommand(room: Pressroom, person: Person, request: Comm
   if (!shape) throw failure({ code: 'invalid', field: 'type', message: `“${request.type}” is not something that can be done to ${streamKind(request.stream)}.` })
   const checked = check(shape, request.data)
   if ('refusal' in checked) throw failure(checked.refusal)
+  const { pictureId } = checked.value as { pictureId?: string | null }
+  if (pictureId && !room.pictures.has(pictureId)) throw failure({ code: 'unknown-picture', field: 'pictureId', message: 'That picture is not here yet. Hand it in again, then record the state.' })
   const by = request.by === person.id ? person : room.people.get(request.by)
   if (!by) throw failure({ code: 'invalid', field: 'by', message: 'The person named is not in the studio. Sign in again.' })
   const answer = await room.ledger.submit({

@@ -1,5 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { tornRight } from '#core/edition/commands'
 import { rolesFor } from '#core/ledger/roles'
+import { evenMargins } from '#core/paper/piece'
+import { noEdges } from '#core/paper/tear-plan'
+import { lotDefaults } from '#core/stores/lot'
+import { studioDefaults } from '#core/stores/studio'
 import { plan } from '../../tests/fixtures/press-table'
 import { check } from '../check'
 import { catalogue } from './catalogue'
@@ -8,6 +13,17 @@ import { AddPerson, SetUpStudio } from './people'
 
 const screw = { turns: 1, divisions: 3.5 }
 const pull = { layerId: 'l', kind: 'pull', proofKind: null, verdict: 'good', sheetIds: [1], faults: ['salt'], rescued: null, wetOnWet: false, setupSeq: 0, batchIds: ['b'] }
+const lot = { ...lotDefaults, maker: '', name: 'laid', width: 760, height: 560, weight: 200, price: 4.6 }
+const box = { left: 5, top: 5, width: 180, height: 130 }
+const block = { name: 'key', kind: 'wood', width: 200, height: 150, thickness: 23.3, image: box, rotation: 0.5, removed: '', transfer: 'film', note: '' }
+const piece = {
+  lotId: 'l', sheet: { width: 760, height: 560, deckles: noEdges, allowance: 0, grain: 'unknown' }, image: { width: 240, height: 160 },
+  margins: evenMargins(30, 1.25), foot: 1.25, trim: 0, grain: 'free', deckles: noEdges, strip: 15,
+}
+const register = {
+  sheet: { width: 300, height: 230 }, outline: { left: 40, top: 25, width: 200, height: 150 }, image: box, rotation: 0, meeting: 'paper onto block',
+  mat: box, series: { topLine: 30, footLine: 40 }, stops: 20, pins: [{ x: 10, y: -8, diameter: 6 }],
+}
 const proofs = { AP: 1, PP: 0, HC: 0 }
 
 /** One request of every kind as a browser sends it. */
@@ -17,7 +33,10 @@ const samples: Record<string, Record<string, Record<string, unknown>>> = {
     'add-layer': { name: 'slate', blocks: ['key'] }, 'change-layer': { layerId: 'l', name: 'slate', blocks: [], routine: 'charge', stackOrder: 'reversed' },
     'set-zones': { layerId: 'l', zones: [{ id: 'z', name: 'sky', batchId: null }] },
     'set-press': { layerId: 'l', pressId: 'p', packing: [{ name: 'felt', thickness: 2.4 }], left: screw, right: screw, note: '' },
-    'tear': { lotId: 'l', lotSheets: 4, count: 16 }, 'pull': pull,
+    'plan-piece': { piece }, 'tear': { ...tornRight('l', 4, 16, { width: 300, height: 230 }), offcuts: [{ lotId: 'o', width: 90, height: 80, count: 3 }] },
+    'prepare-block': { block }, 'change-block': { blockId: 'b', block }, 'record-block-state': { blockId: 'b', name: 'first', cutOn: '2026-11-02', note: '', pictureId: null },
+    'find-exposure': { blockId: 'b', exposure: { steps: [30, 42], firstHolding: null, exposure: 42, washOut: 180, hardening: 0, note: '' } },
+    'draw-register': { register, formatId: null }, 'pull': pull,
     'judge-pull': { pullId: 'p', verdict: 'doubtful', faults: [], rescued: 'burnished', reason: '' },
     'void-pull': { pullId: 'p', reason: '' }, 'restore-pull': { pullId: 'p' },
     'settle-dispute': { pullId: 'p', reason: 'seen', outcome: 'move', sheetId: 3 }, 'adjust': { layerId: 'l', kind: 'packing', note: '' },
@@ -29,14 +48,19 @@ const samples: Record<string, Record<string, Record<string, unknown>>> = {
     'amend-size': { size: 4, proofs, reason: 'x' }, 'close': { note: '' }, 'reopen': { reason: 'x' },
   },
   lot: {
-    'add-lot': { maker: '', name: 'laid', width: 760, height: 560, weight: 200, price: 4.6, sheets: 20 }, 'count-lot': { sheets: 3, reason: 'x' },
+    'add-lot': { ...lot, sheets: 20 }, 'describe-lot': { ...lot }, 'buy-paper': { sheets: 10, price: 4.2 }, 'ration-paper': { personId: 'p', sheets: 4 },
+    'release-paper': { rationId: 'r', sheets: 2 }, 'return-paper': { rationId: 'r', sheets: 1 }, 'count-lot': { sheets: 3, reason: 'x' },
   },
   batch: {
     'mix-batch': { name: 'slate', family: 'oil', colour: '#445566', components: [{ name: 'black', milligrams: 900 }] },
     'draw-ink': { milligrams: 20, editionStream: 'edition:e', note: '' }, 'reweigh-batch': { milligrams: 0, reason: 'dry' },
   },
   press: { 'add-press': { name: 'Long press', kind: 'roller bed', divisions: 12 } },
-  studio: { 'set-studio': { name: 'Rope Works', line: 'number-signature', destroyedNumber: 'retired', currency: '€' } },
+  studio: {
+    'set-studio': { name: 'Rope Works', line: 'number-signature', destroyedNumber: 'retired', currency: '€', ...studioDefaults },
+    'add-past-editions': { editions: [{ title: 'Old Pier', method: 'single', work: 'press', passed: 96, rejected: 4, finished: 0, lost: 0 }] },
+    'withdraw-past-edition': { id: 'x', reason: 'another room' }, 'set-series-format': { id: 'f', name: 'Harbour set', topLine: 40, footLine: 60, mat: null },
+  },
 }
 
 const every = Object.entries(catalogue).flatMap(([kind, types]) => Object.keys(types).map(type => [kind, type] as const))

@@ -1,5 +1,6 @@
 import { IsBoolean, IsIn, IsOptional, IsString, Length, MaxLength } from 'class-validator'
 import type { Role } from '#core/ledger/envelope'
+import { type LengthUnit, lengthUnits } from '#core/units/length'
 import { lineCustoms, type LineCustom } from '#core/plan/plan'
 
 export const roles: readonly Role[] = ['manager', 'instructor', 'member', 'student']
@@ -30,4 +31,5 @@ export class SetUpStudio {
   @IsString() @Length(4, 200, secretRule) secret!: string
   @IsIn(lineCustoms) line!: LineCustom
   @IsString() @Length(1, 8) currency!: string
+  @IsOptional() @IsIn(lengthUnits) unit?: LengthUnit
 }

@@ -1,37 +1,7 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator'
-import type { EditionCommands } from '#core/edition/commands'
-import { lineCustoms, methods, orderSchools, sizeSchools, type EditionPlan, type LineCustom, type Method, type OrderSchool, type SizeSchool } from '#core/plan/plan'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import type { StackOrder } from '#core/edition/events'
-
-class ProofsPromised {
-  @IsInt() @Min(0) @Max(500) AP!: number
-  @IsInt() @Min(0) @Max(500) PP!: number
-  @IsInt() @Min(0) @Max(500) HC!: number
-}
-
-class Plan implements EditionPlan {
-  @IsIn(methods) method!: Method
-  @IsInt() @Min(1) @Max(2000) size!: number
-  @IsIn(sizeSchools) sizeSchool!: SizeSchool
-  @IsIn(orderSchools) orderSchool!: OrderSchool
-  @ValidateNested() @Type(() => ProofsPromised) proofs!: ProofsPromised
-  @IsIn(lineCustoms) line!: LineCustom
-  @IsOptional() @IsInt() @Min(1400) @Max(2400) year!: number | null
-  @IsIn(['roman', 'arabic']) numerals!: 'roman' | 'arabic'
-  @IsString() @MaxLength(80) artist!: string
-  @IsOptional() @IsISO8601() due!: string | null
-}
-
-export class StartEdition implements Record<keyof EditionCommands['start-edition'], unknown> {
-  @IsString() @MaxLength(120) title!: string
-  @ValidateNested() @Type(() => Plan) plan!: Plan
-}
-
-export class ChangePlan extends StartEdition {
-  @IsString() @MaxLength(500) reason!: string
-}
 
 export class AddLayer {
   @IsString() @MaxLength(80) name!: string
@@ -72,10 +42,4 @@ export class SetPress {
   @ValidateNested() @Type(() => Screw) left!: Screw
   @ValidateNested() @Type(() => Screw) right!: Screw
   @IsString() @MaxLength(500) note!: string
-}
-
-export class Tear {
-  @IsString() @Length(1, 64) lotId!: string
-  @IsInt() @Min(1) @Max(5000) lotSheets!: number
-  @IsInt() @Min(1) @Max(5000) count!: number
 }

@@ -1,7 +1,10 @@
 import type { EditionState } from '#core/edition/state'
-import type { StudioState } from '#core/stores/studio'
+import type { StudioSettings, StudioState } from '#core/stores/studio'
 import type { Role } from '#core/ledger/envelope'
 import type { InkFamily } from '#core/stores/batch'
+import type { PieceWanted } from '#core/paper/tear-plan'
+import type { ShopRecord } from '#core/plan/shop-record'
+import type { LotState } from '#core/stores/lot'
 import type { PressKind } from '#core/stores/press'
 
 /** The ledger's answer to a command that was stored. */
@@ -44,7 +47,7 @@ export interface SessionReply {
   demo: boolean
   /** True until the studio and its first manager exist. */
   needsSetup: boolean
-  studio: Pick<StudioState, 'name' | 'line' | 'destroyedNumber' | 'currency'>
+  studio: Pick<StudioState, keyof StudioSettings>
 }
 
 export interface EditionSummary {
@@ -78,6 +81,10 @@ export interface EditionSummary {
   chance: number
   minutesLeft: number | null
   due: string | null
+  /** Sheets the printer decided to start. */
+  start: number | null
+  /** The piece its sheets are torn to, once planned. */
+  piece: (PieceWanted & { lotId: string | null, strip: number }) | null
   /** The newest pulls, for a small tally: kind, verdict and whether it is the BAT. */
   strokes: StrokeSummary[]
   lastPullAt: string | null
@@ -86,6 +93,9 @@ export interface EditionSummary {
 }
 
 export interface StrokeSummary { kind: string, verdict: string, bat: boolean, voided: boolean }
+
+/** A picture that was handed in and kept. */
+export interface PictureReply { id: string, width: number, height: number }
 
 export interface EditionsReply {
   editions: EditionSummary[]
@@ -97,11 +107,13 @@ export interface EditionsReply {
 export interface EditionReply {
   state: EditionState
   studio: StudioState
+  /** The shop's past pulls without this edition's. */
+  record: ShopRecord
   /** Position of the ledger the state stands for. */
   position: number
 }
 
-export interface LotSummary { id: string, name: string, maker: string, width: number, height: number, weight: number, price: number, left: number, bought: number, seq: number }
+export type LotSummary = Omit<LotState, 'stream'> & { id: string }
 export interface BatchSummary { id: string, name: string, family: InkFamily, colour: string, components: { name: string, milligrams: number }[], left: number, mixed: number, seq: number }
 export interface PressSummary { id: string, name: string, kind: PressKind, divisions: number }
 

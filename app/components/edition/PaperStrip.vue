@@ -5,7 +5,11 @@ import { tornEdge } from '~/drawings/torn-edge'
 const props = defineProps<{ stops: Stop[], editionId: string }>()
 const edge = tornEdge(1000, 10)
 const here = useRoute()
-const open = computed(() => String(here.path.split('/')[3] ?? ''))
+// The registration sheet belongs to the paper's stop.
+const open = computed(() => {
+  const page = String(here.path.split('/')[3] ?? '')
+  return page === 'register' ? 'paper' : page
+})
 const to = (stop: Stop) => `/editions/${props.editionId}/${stop.key}`
 </script>
 

@@ -32,7 +32,7 @@ watch(bench.layerId, layerId => void edition.askForSheet(layerId))
 
 const state = computed(() => edition.state)
 const layerNumber = computed(() => (state.value?.layers.findIndex(layer => layer.id === bench.layerId.value) ?? 0) + 1)
-const look = computed(() => (state.value ? outlook(state.value, bench.layerId.value) : null))
+const look = computed(() => (state.value ? outlook(state.value, edition.record, bench.layerId.value) : null))
 const minutesLeft = computed(() => (look.value?.pace ? look.value.pace * bench.stack.value.length : null))
 const strokes = computed(() => (state.value ? strokesOf(state.value, bench.layerId.value, edition.isStored, session.nameOf) : []))
 const lastStroke = computed(() => strokes.value.find(stroke => stroke.key === bench.last.value?.pullId))

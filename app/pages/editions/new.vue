@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import type { EditionPlan } from '#core/plan/plan'
+import { type EditionPlan, planDefaults } from '#core/plan/plan'
 
 useHead({ title: 'Start an edition · Ample Tally' })
 const session = useSession()
@@ -11,6 +11,7 @@ const busy = ref(false)
 const blank = (): { id: string, title: string, plan: EditionPlan } => ({
   id: v7(), title: '',
   plan: {
+    ...planDefaults, rates: { ...planDefaults.rates, inkGram: session.session?.studio.inkGram ?? 0, pressHour: session.session?.studio.pressHour ?? 0, labourHour: session.session?.studio.labourHour ?? 0 },
     method: 'single', size: 20, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 2, PP: 0, HC: 0 },
     line: session.session?.studio.line ?? 'number-title-signature', year: null, numerals: 'roman', artist: session.person?.name ?? '', due: null,
   },
@@ -24,7 +25,7 @@ async function start() {
   try {
     await session.give(`edition:${form.value.id}`, 'start-edition', { title: form.value.title, plan: form.value.plan })
     draft.done()
-    await navigateTo(`/editions/${form.value.id}/paper`)
+    await navigateTo(`/editions/${form.value.id}/plan`)
   } catch (error) {
     fault.value = wordsOf(error)
     faultField.value = error instanceof ApiError ? error.reply.field ?? '' : ''

@@ -1,110 +1,81 @@
 <script setup lang="ts">
-import { v7 } from 'uuid'
+import { evenMargins, type PiecePlan, usualFoot } from '#core/paper/piece'
+import { noEdges, type TearPlan, usualStrip } from '#core/paper/tear-plan'
 import { goal } from '#core/plan/plan'
 
 const edition = useEdition()
-const session = useSession()
 const supplies = useSupplies()
-const tearing = useGiving()
-const adding = useGiving()
-const counting = useGiving()
+const units = useUnits()
+const { busy, fault, field, giving } = useGiving()
 onMounted(() => void supplies.load())
 
-const tear = ref({ lotId: '', lotSheets: '', count: '' })
-const torn = useDraft(`tear ${edition.id}`, tear)
-const blank = () => ({ maker: '', name: '', width: '', height: '', weight: '', price: '', sheets: '' })
-const lot = ref(blank())
-const lotDraft = useDraft('lot', lot)
+const copy = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
+const fresh = (): PiecePlan => ({
+  lotId: null, sheet: { width: 0, height: 0, deckles: { ...noEdges }, allowance: 0, grain: 'unknown' }, image: { width: 200, height: 150 },
+  margins: evenMargins(30, usualFoot), foot: usualFoot, trim: 0, grain: 'free', deckles: { ...noEdges }, strip: usualStrip,
+})
+const piece = ref<PiecePlan>(copy(edition.state!.piece ?? fresh()))
+const draft = useDraft(`piece ${edition.id}`, piece)
+const plan = ref<TearPlan | null>(null)
 const showLot = ref(false)
-const recount = ref<{ id: string, sheets: string, reason: string } | null>(null)
-const number = (text: string) => (String(text).trim() === '' ? Number.NaN : Number(String(text).replace(',', '.')))
-const wanted = computed(() => goal(edition.state!.plan!))
-const chosen = computed(() => supplies.lots.find(l => l.id === tear.value.lotId))
+const counting = ref(false)
+const changed = computed(() => JSON.stringify(piece.value) !== JSON.stringify(edition.state!.piece))
+const lot = computed(() => supplies.lots.find(known => known.id === piece.value.lotId))
+const wanted = computed(() => edition.state!.plan!.start ?? goal(edition.state!.plan!))
+const stillToTear = computed(() => Math.max(1, wanted.value - edition.state!.made))
 const money = computed(() => edition.studio.currency)
 
-async function tearSheets() {
-  const given = { lotId: tear.value.lotId, lotSheets: number(tear.value.lotSheets), count: number(tear.value.count) }
-  if (!given.lotId) return void (tearing.fault.value = 'Choose the paper first, or add it to the store.')
-  if (Number.isNaN(given.lotSheets) || Number.isNaN(given.count)) return void (tearing.fault.value = 'Say how many large sheets were used and how many pieces they gave.')
-  if (await tearing.giving(() => edition.give('tear', given))) {
-    tear.value = { ...tear.value, lotSheets: '', count: '' }
-    torn.done()
-    await supplies.load()
-  }
+async function keep() {
+  if (await giving(() => edition.give('plan-piece', { piece: copy(piece.value) }))) draft.done()
 }
 
-async function addLot() {
-  const { maker, name, ...sizes } = lot.value
-  const id = v7()
-  const data = { maker, name, ...Object.fromEntries(Object.entries(sizes).map(([key, text]) => [key, text === '' && key === 'price' ? 0 : number(text)])) }
-  if (await adding.giving(() => session.give(`lot:${id}`, 'add-lot', data))) {
-    lot.value = blank()
-    lotDraft.done()
-    showLot.value = false
-    await supplies.load()
-    tear.value.lotId = id
-  }
+async function lotAdded(id: string) {
+  showLot.value = false
+  await supplies.load()
+  const added = supplies.lots.find(known => known.id === id)
+  if (added) piece.value = { ...piece.value, lotId: id, sheet: { ...piece.value.sheet, width: added.width, height: added.height, grain: added.grain, deckles: { ...added.deckles } } }
 }
 
-async function countLot() {
-  const { id, sheets, reason } = recount.value!
-  if (await counting.giving(() => session.give(`lot:${id}`, 'count-lot', { sheets: number(sheets), reason }))) {
-    recount.value = null
-    await supplies.load()
-  }
+async function counted() {
+  counting.value = false
+  await supplies.load()
 }
 </script>
 
 <template>
   <div>
     <section class="part">
-      <div class="part-head"><h2>Tear</h2><p>{{ wanted }} good prints are wanted; {{ edition.state!.made }} pieces are torn so far</p></div>
-      <OpenForm @submit.prevent="tearSheets">
-        <div class="fields">
-          <VSelect v-model="tear.lotId" class="wide" label="Paper" placeholder="choose a lot" :items="supplies.lots.map(l => ({ value: l.id, title: `${l.name}, ${l.width} × ${l.height} mm, ${l.weight} g/m², ${l.left} left` }))" no-data-text="No paper in the store yet" />
-          <VTextField v-model="tear.lotSheets" label="Large sheets used" inputmode="numeric" suffix="sheets" :error-messages="tearing.field.value === 'lotSheets' ? tearing.fault.value : undefined" />
-          <VTextField v-model="tear.count" label="Pieces they gave" inputmode="numeric" suffix="pieces" :error-messages="tearing.field.value === 'count' ? tearing.fault.value : undefined" />
-        </div>
-        <p v-if="tearing.fault.value" class="trouble" role="alert">{{ tearing.fault.value }}</p>
+      <div class="part-head"><h2>The sheet</h2><p>{{ wanted }} {{ edition.state!.plan!.start === null ? 'good prints are wanted' : 'sheets are to be started' }}; {{ edition.state!.made }} are torn so far</p></div>
+      <OpenForm @submit.prevent="keep">
+        <PieceForm v-model="piece" :lots="supplies.lots" :fault="fault" :fault-field="field" />
+        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <p v-if="lot && lot.left < 0" class="trouble">The book is {{ -lot.left }} sheets short of {{ lot.name }}: more were torn than it knew of. Count the lot.</p>
         <div class="buttons">
-          <VBtn type="submit" :loading="tearing.busy.value">Tear</VBtn>
+          <VBtn type="submit" :loading="busy" :disabled="!changed">Keep this sheet</VBtn>
           <VBtn class="quiet" @click="showLot = !showLot">{{ showLot ? 'Leave the new paper' : 'Add paper to the store' }}</VBtn>
-          <VBtn v-if="chosen" class="quiet" @click="recount = { id: chosen.id, sheets: String(chosen.left), reason: '' }">Count the lot</VBtn>
+          <VBtn v-if="lot" class="quiet" @click="counting = !counting">Count the lot</VBtn>
+          <VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn>
         </div>
       </OpenForm>
-    </section>
-    <section v-if="recount" class="part">
-      <div class="part-head"><h2>Count the lot</h2><p>the book shows {{ chosen?.left }} sheets of {{ chosen?.name }}</p></div>
-      <OpenForm @submit.prevent="countLot">
-        <div class="fields">
-          <VTextField v-model="recount.sheets" label="Really there" inputmode="numeric" suffix="sheets" />
-          <VTextField v-model="recount.reason" class="wide" label="Why it differs" />
-        </div>
-        <p v-if="counting.fault.value" class="trouble" role="alert">{{ counting.fault.value }}</p>
-        <div class="buttons"><VBtn type="submit" :loading="counting.busy.value">Set the count</VBtn><VBtn class="quiet" @click="recount = null">Leave it</VBtn></div>
-      </OpenForm>
+      <div v-if="counting && lot" class="apart"><CountLot :key="lot.id" :lot="lot" @done="counted" /></div>
     </section>
     <section v-if="showLot" class="part">
       <div class="part-head"><h2>Paper for the store</h2></div>
-      <OpenForm @submit.prevent="addLot">
-        <div class="fields">
-          <VTextField v-model="lot.name" class="wide" label="Name" placeholder="as the room calls it" :error-messages="adding.field.value === 'name' ? adding.fault.value : undefined" />
-          <VTextField v-model="lot.maker" label="Maker" />
-          <VTextField v-model="lot.width" label="Width" inputmode="decimal" suffix="mm" :error-messages="adding.field.value === 'width' ? adding.fault.value : undefined" />
-          <VTextField v-model="lot.height" label="Height" inputmode="decimal" suffix="mm" :error-messages="adding.field.value === 'height' ? adding.fault.value : undefined" />
-          <VTextField v-model="lot.weight" label="Weight" inputmode="decimal" suffix="g/m²" :error-messages="adding.field.value === 'weight' ? adding.fault.value : undefined" />
-          <VTextField v-model="lot.price" label="Price a sheet" inputmode="decimal" :prefix="money" />
-          <VTextField v-model="lot.sheets" label="Sheets" inputmode="numeric" :error-messages="adding.field.value === 'sheets' ? adding.fault.value : undefined" />
-        </div>
-        <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
-        <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add the paper</VBtn></div>
-      </OpenForm>
+      <LotForm @done="lotAdded" />
+    </section>
+    <section v-if="piece.sheet.width > 0 && piece.sheet.height > 0" class="part">
+      <div class="part-head"><h2>Tear plan</h2><p>exact for straight tears right across; drawn to scale</p></div>
+      <TearPlanView v-model:plan="plan" :piece="piece" :count="stillToTear" :price="lot?.price ?? 0" :paper="lot?.name ?? 'the sheet'" :title="edition.state!.title" />
+    </section>
+    <section class="part">
+      <div class="part-head"><h2>Tear</h2><p>what was really got</p></div>
+      <TearForm :lot="lot" :piece="piece" :plan="plan" @torn="supplies.load()" />
     </section>
     <section v-if="edition.state!.torn.length > 0" class="part">
       <div class="part-head"><h2>Torn so far</h2></div>
       <table class="ruled">
-        <thead><tr><th>Paper</th><th class="number">Large sheets</th><th class="number">Pieces</th><th class="number">Cost</th></tr></thead>
-        <tbody><tr v-for="(t, i) in edition.state!.torn" :key="i"><td>{{ t.lotName }}</td><td class="number">{{ t.lotSheets }}</td><td class="number">{{ t.count }}</td><td class="number">{{ money }} {{ (t.lotSheets * t.pricePerLotSheet).toFixed(2) }}</td></tr></tbody>
+        <thead><tr><th>Paper</th><th>Piece</th><th class="number">Large sheets</th><th class="number">Pieces</th><th class="number">Cost</th></tr></thead>
+        <tbody><tr v-for="(t, i) in edition.state!.torn" :key="i"><td>{{ t.lotName }}</td><td>{{ t.width > 0 ? units.size(t.width, t.height) : '' }}</td><td class="number">{{ t.lotSheets }}</td><td class="number">{{ t.count }}</td><td class="number">{{ money }} {{ (t.lotSheets * t.pricePerLotSheet).toFixed(2) }}</td></tr></tbody>
       </table>
     </section>
   </div>

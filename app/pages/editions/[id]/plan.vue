@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { EditionPlan } from '#core/plan/plan'
+import { pieceSize } from '#core/paper/piece'
 import { date } from '~/drawings/words'
+
 
 const edition = useEdition()
 const { busy, fault, field, giving } = useGiving()
@@ -8,10 +10,46 @@ const copy = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) a
 const form = ref({ title: edition.state!.title, plan: copy(edition.state!.plan!) as EditionPlan, reason: '' })
 const draft = useDraft(`plan ${edition.id}`, form)
 const layerName = ref('')
+const session = useSession()
+const supplies = useSupplies()
+const { planAll } = useTearPlans()
+onMounted(() => void supplies.load().catch(() => undefined))
+
 const saved = ref(false)
 
 const changed = computed(() => JSON.stringify([form.value.title, form.value.plan]) !== JSON.stringify([edition.state!.title, edition.state!.plan]))
 const schoolChanged = computed(() => edition.state!.made > 0 && form.value.plan.sizeSchool !== edition.state!.plan!.sizeSchool)
+
+const printer = computed(() => edition.state!.pulls.findLast(pull => !pull.voided)?.by ?? session.person?.id ?? null)
+/** Pieces a large sheet gives, from the tear that is planned. */
+const perSheet = ref<number | null>(null)
+watch(() => edition.state!.piece, async (planned) => {
+  if (!planned) return
+  const [plan] = await planAll([{ sheet: planned.sheet, piece: { ...pieceSize(planned), grain: planned.grain, deckles: planned.deckles }, count: 1, strip: planned.strip, price: 0, block: null }])
+  perSheet.value = plan!.perSheet || null
+}, { immediate: true })
+const piece = computed(() => {
+  const torn = edition.state!.torn
+  const pieces = torn.reduce((sum, t) => sum + t.count, 0)
+  if (pieces > 0) return torn.reduce((sum, t) => sum + t.lotSheets * t.pricePerLotSheet, 0) / pieces
+  const lot = supplies.lots.find(known => known.id === edition.state!.piece?.lotId)
+  return lot && perSheet.value ? lot.price / perSheet.value : null
+})
+const imageArea = computed(() => (edition.state!.piece ? edition.state!.piece.image.width * edition.state!.piece.image.height : null))
+const versions = computed(() => edition.state!.earlierPlans.map((earlier, i, all) => ({
+  ...earlier, changes: changesBetween(earlier.plan, all[i + 1]?.plan ?? edition.state!.plan!),
+})).reverse())
+const proofsOf = (plan: EditionPlan) => `${plan.proofs.AP} AP, ${plan.proofs.PP} PP, ${plan.proofs.HC} HC`
+
+/** What one version of the plan said otherwise than the next, in words. */
+function changesBetween(before: EditionPlan, after: EditionPlan): string {
+  const told: [string, string, string][] = [
+    ['prints', String(before.size), String(after.size)], ['proofs', proofsOf(before), proofsOf(after)], ['size', before.sizeSchool, after.sizeSchool], ['method', before.method, after.method],
+    ['printed', before.work, after.work], ['layers', String(before.layersPlanned), String(after.layersPlanned)], ['started', `${before.start ?? 'undecided'}`, `${after.start ?? 'undecided'}`],
+    ['wanted by', before.due ? date(before.due) : 'no date', after.due ? date(after.due) : 'no date'],
+  ]
+  return told.filter(([, a, b]) => a !== b).map(([what, a, b]) => `${what}: ${a}, then ${b}`).join('; ') || 'smaller matters'
+}
 
 async function save() {
   saved.value = await giving(() => edition.give('change-plan', copy(form.value)))
@@ -41,6 +79,14 @@ async function addLayer() {
       </OpenForm>
     </section>
     <section class="part">
+      <div class="part-head"><h2>Sheets to start</h2><p>{{ Math.max(edition.state!.layers.length, form.plan.layersPlanned) }} layers, then finishing</p></div>
+      <OpenForm @submit.prevent="save">
+        <SheetsToStart v-model="form.plan" :layers="edition.state!.layers.length" :piece="piece" :image-area="imageArea" :per-sheet="perSheet" :printer="printer" />
+        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <div class="buttons"><VBtn type="submit" :loading="busy" :disabled="!changed">Keep in the plan</VBtn></div>
+      </OpenForm>
+    </section>
+    <section class="part">
       <div class="part-head"><h2>Layers</h2><p>in the order they are pulled</p></div>
       <ol class="lines">
         <LayerLine v-for="(layer, i) in edition.state!.layers" :key="layer.id" :layer="layer" :number="i + 1" />
@@ -53,8 +99,8 @@ async function addLayer() {
       </OpenForm>
     </section>
     <section v-if="edition.state!.earlierPlans.length > 0" class="part">
-      <div class="part-head"><h2>Earlier plans</h2></div>
-      <ul class="lines"><li v-for="(earlier, i) in edition.state!.earlierPlans" :key="i">{{ earlier.plan.size }} prints, {{ earlier.plan.sizeSchool }}, until {{ date(earlier.at) }}<span v-if="earlier.reason" class="soft"> · {{ earlier.reason }}</span></li></ul>
+      <div class="part-head"><h2>How the plan changed</h2><p>every version is kept</p></div>
+      <ul class="lines"><li v-for="(earlier, i) in versions" :key="i">{{ date(earlier.at) }}, {{ session.nameOf(earlier.by) }}, {{ earlier.sheetsTorn > 0 ? `with ${earlier.sheetsTorn} sheets torn` : 'before any sheet was torn' }}. {{ earlier.changes }}<span v-if="earlier.reason" class="soft"> · {{ earlier.reason }}</span></li></ul>
     </section>
   </div>
 </template>

@@ -6,22 +6,23 @@ import { setupInForce } from '#core/edition/state'
 const edition = useEdition()
 const session = useSession()
 const supplies = useSupplies()
+const units = useUnits()
 const { layerId, layer } = useLayerChoice()
 const setting = useGiving()
 const adding = useGiving()
 onMounted(() => void supplies.load())
 
-interface Form { pressId: string, packing: { name: string, thickness: string }[], left: { turns: string, divisions: string }, right: { turns: string, divisions: string }, note: string }
+interface Form { pressId: string, packing: { name: string, thickness: number | null }[], left: { turns: string, divisions: string }, right: { turns: string, divisions: string }, note: string }
 const form = ref<Form>(blank())
 const showPress = ref(false)
 const press = ref({ name: '', kind: 'roller bed' as const, divisions: '12' })
 const setup = computed(() => (layer.value ? setupInForce(layer.value) : null))
 const chosen = computed(() => supplies.presses.find(p => p.id === form.value.pressId))
 const hasScrews = computed(() => (chosen.value?.divisions ?? 0) > 0)
-const stack = computed(() => form.value.packing.reduce((sum, piece) => sum + (Number(String(piece.thickness).replace(',', '.')) || 0), 0))
+const stack = computed(() => form.value.packing.reduce((sum, piece) => sum + (piece.thickness || 0), 0))
 
 function blank(): Form {
-  return { pressId: '', packing: [{ name: '', thickness: '' }], left: { turns: '0', divisions: '0' }, right: { turns: '0', divisions: '0' }, note: '' }
+  return { pressId: '', packing: [{ name: '', thickness: null }], left: { turns: '0', divisions: '0' }, right: { turns: '0', divisions: '0' }, note: '' }
 }
 
 watch([layerId, setup], () => {
@@ -29,7 +30,7 @@ watch([layerId, setup], () => {
   form.value = now
     ? {
         pressId: now.pressId, note: now.note,
-        packing: now.packing.map(piece => ({ name: piece.name, thickness: String(piece.thickness) })),
+        packing: now.packing.map(piece => ({ name: piece.name, thickness: piece.thickness })),
         left: { turns: String(now.left.turns), divisions: String(now.left.divisions) }, right: { turns: String(now.right.turns), divisions: String(now.right.divisions) },
       }
     : blank()
@@ -43,7 +44,7 @@ async function set() {
   const screw = (s: { turns: string, divisions: string }) => ({ turns: number(s.turns), divisions: number(s.divisions) })
   await setting.giving(() => edition.give('set-press', {
     layerId: layerId.value, pressId: form.value.pressId, note: form.value.note,
-    packing: form.value.packing.filter(piece => piece.name.trim() !== '').map(piece => ({ name: piece.name.trim(), thickness: number(piece.thickness) })),
+    packing: form.value.packing.filter(piece => piece.name.trim() !== '').map(piece => ({ name: piece.name.trim(), thickness: piece.thickness ?? 0 })),
     left: screw(form.value.left), right: screw(form.value.right),
   }))
 }
@@ -72,10 +73,10 @@ async function addPress() {
         <h3>Packing, from the sheet outwards</h3>
         <div v-for="(piece, i) in form.packing" :key="i" class="packing">
           <VTextField v-model="piece.name" :label="`Piece ${i + 1}`" placeholder="card, felt, blanket …" />
-          <VTextField v-model="piece.thickness" label="Thickness" inputmode="decimal" suffix="mm" />
+          <LengthField v-model="piece.thickness" label="Thickness" fine />
           <VBtn class="quiet" :aria-label="`Take out piece ${i + 1}`" @click="form.packing.splice(i, 1)">Take out</VBtn>
         </div>
-        <div class="buttons"><VBtn class="quiet" @click="form.packing.push({ name: '', thickness: '' })">One more piece</VBtn><span class="soft">{{ stack.toFixed(2) }} mm in all</span></div>
+        <div class="buttons"><VBtn class="quiet" @click="form.packing.push({ name: '', thickness: null })">One more piece</VBtn><span class="soft">{{ units.thickness(stack) }} in all</span></div>
         <template v-if="hasScrews">
           <h3>Screws, from each one’s own zero</h3>
           <div class="fields">

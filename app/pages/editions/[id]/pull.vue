@@ -4,7 +4,8 @@ import { stackFor } from '#core/edition/stack'
 import { pullOf, setupInForce } from '#core/edition/state'
 import { streamOf } from '#core/edition/stream'
 import { faultWord } from '#core/print/faults'
-import { goodAt, outlook } from '#core/run/outlook'
+import { restsOn } from '#core/plan/pass-rate'
+import { goodAt, morePullsFor, outlook, stackOf } from '#core/run/outlook'
 import { strokesOf } from '~/drawings/tally'
 import { howLong, percent } from '~/drawings/words'
 
@@ -19,7 +20,7 @@ const settling = ref<Record<string, { sheetId: string, reason: string }>>({})
 const state = computed(() => edition.state!)
 const strokes = computed(() => strokesOf(state.value, layerId.value, edition.isStored, session.nameOf))
 const pull = computed(() => (chosen.value ? pullOf(state.value, chosen.value) : undefined))
-const look = computed(() => outlook(state.value, layerId.value))
+const look = computed(() => outlook(state.value, edition.record, layerId.value))
 const stages = computed(() => streamOf(state.value))
 const mine = computed(() => state.value.pulls.filter(p => p.layerId === layerId.value && !p.voided && p.disputed === null && p.kind === 'pull'))
 const number = (verdict: string) => mine.value.filter(p => p.verdict === verdict).length
@@ -34,6 +35,14 @@ const voided = computed(() => state.value.pulls.filter(p => p.voided && p.layerI
 const disputed = computed(() => state.value.pulls.filter(p => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
 const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
+/** What the gate asks: how many of the sheets still waiting for this layer must be pulled before it is cut away. */
+const gateWords = computed(() => {
+  const plan = state.value.plan!
+  const after = Math.max(state.value.layers.length, plan.layersPlanned) - state.value.layers.findIndex(l => l.id === layerId.value) - 1
+  const more = morePullsFor(stackOf(state.value), toPull.value, after, plan, edition.record, 0.9)
+  if (more === null) return toPull.value > 0 ? `Even all ${toPull.value} still waiting would not lift it to 90 %.` : ''
+  return more === 0 ? 'That is 90 % or more without another pull.' : `${more} more pulled and good would lift it to 90 %.`
+})
 const spoilable = computed(() => state.value.sheets.filter(s => ['blank', 'waiting', 'drying', 'doubtful', 'good', 'left behind'].includes(placeOf(state.value, s).kind)))
 const setting = computed(() => (layer.value ? setupInForce(layer.value) : null))
 
@@ -81,7 +90,7 @@ const spoil = async () => {
           <span><b>{{ toPull }}</b>to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * toPull) }}</template></span>
           <span class="c"><b>{{ percent(look.chance) }}</b>chance of {{ look.goal }}</span>
         </div>
-        <p class="soft rests">{{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a guess worth 25 pulls and {{ look.restsOn }} of this edition’s own.</p>
+        <p class="soft rests">{{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a pass rate {{ restsOn(look.rate) }}.</p>
         <PullLedger v-if="pull" :pull="pull" :sentence="strokes.find(stroke => stroke.key === chosen)?.sentence ?? ''" />
       </template>
       <p v-else-if="state.made === 0" class="soft">No paper is torn yet. <NuxtLink :to="`/editions/${edition.id}/paper`">Tear it first</NuxtLink>.</p>
@@ -99,7 +108,7 @@ const spoil = async () => {
         <VBtn v-if="isReduction && layer && !layer.cutFurther && !isLast" class="quiet" :loading="busy" @click="cut">The block is cut to its next state</VBtn>
         <span v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</span>
       </div>
-      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ look.goal }} wanted, chance {{ percent(look.chance) }}. <template v-if="toPull > 0">{{ toPull }} still wait for this layer and would be left behind. </template>Once cut, no more of this layer can ever be pulled.</p>
+      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ edition.at?.doubtful }} of them doubtful, {{ undried.length }} drying, {{ look.goal }} wanted. Chance {{ percent(look.chance) }}, without the doubtful {{ percent(look.chanceWithoutDoubtful) }}. {{ gateWords }} <template v-if="toPull > 0">{{ toPull }} still wait for this layer and would be left behind. </template>Once cut, no more of this layer can ever be pulled.</p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <OpenForm @submit.prevent="spoil">
         <div class="spoil">

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import type { LotSummary } from '#shared/replies/replies'
+
+/** What is really on the shelf, with the reason the book was wrong. */
+const props = defineProps<{ lot: LotSummary }>()
+const emit = defineEmits<{ done: [] }>()
+const session = useSession()
+const { busy, fault, giving } = useGiving()
+const form = ref({ sheets: String(Math.max(0, props.lot.left)), reason: '' })
+
+async function count() {
+  const sheets = form.value.sheets.trim() === '' ? Number.NaN : Number(form.value.sheets)
+  if (await giving(() => session.give(`lot:${props.lot.id}`, 'count-lot', { sheets, reason: form.value.reason }))) emit('done')
+}
+</script>
+
+<template>
+  <form @submit.prevent="count">
+    <p class="soft">The book shows {{ lot.left }} sheets of {{ lot.name }}.</p>
+    <div class="fields">
+      <VTextField v-model="form.sheets" label="Really there" inputmode="numeric" suffix="sheets" />
+      <VTextField v-model="form.reason" class="wide" label="Why it differs" />
+    </div>
+    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <div class="buttons"><VBtn type="submit" :loading="busy">Set the count</VBtn><VBtn class="quiet" @click="emit('done')">Leave it</VBtn></div>
+  </form>
+</template>

@@ -1,0 +1,96 @@
+import type { EditionState } from '../edition/state'
+import { hasEveryLayer, standings } from '../edition/places'
+import { isLive } from '../edition/state'
+import type { PastEdition } from './past-editions'
+import type { Method } from './plan'
+import type { Work } from './work'
+
+/** Pulls, or sheets in finishing, that passed and that did not. */
+export interface Passes {
+  passed: number
+  rejected: number
+}
+
+/** What one edition adds to the shop's record. */
+export interface EditionPasses {
+  method: Method
+  work: Work
+  /** By the person who pulled. */
+  printers: Record<string, Passes>
+  finishing: Passes
+}
+
+/** The shop's own past, for the rates that plans start from. Printers are persons' ids. */
+export interface ShopRecord {
+  methods: { method: Method, work: Work, passes: Passes, printers: Record<string, Passes> }[]
+  finishing: Passes
+}
+
+export const noRecord: ShopRecord = { methods: [], finishing: { passed: 0, rejected: 0 } }
+
+/**
+ * What an edition's ledger says: every live pull of its layers by the one who pulled it (a doubtful one is still alive),
+ * and what finishing took from the sheets that carried every layer. Warm-up, proofs and void pulls say nothing.
+ */
+export function passesOf(state: EditionState): EditionPasses {
+  const printers: Record<string, Passes> = {}
+  for (const pull of state.pulls) {
+    if (!isLive(pull) || pull.kind !== 'pull') continue
+    const mine = printers[pull.by] ??= { passed: 0, rejected: 0 }
+    if (pull.verdict === 'reject') mine.rejected += 1
+    else mine.passed += 1
+  }
+  const finishing: Passes = { passed: 0, rejected: 0 }
+  for (const { sheet, place } of standings(state)) {
+    if (place.kind === 'marked' || (place.kind === 'good' && place.curated)) finishing.passed += 1
+    const lostLate = sheet.spoiled !== null || sheet.curated?.verdict === 'reject' || sheet.destroyed !== null
+    if ((place.kind === 'reject' || place.kind === 'destroyed') && lostLate && hasEveryLayer(state, sheet)) finishing.rejected += 1
+  }
+  return { method: state.plan?.method ?? 'single', work: state.plan?.work ?? 'press', printers, finishing }
+}
+
+function add(to: Passes, more: Passes, sign = 1): void {
+  to.passed += sign * more.passed
+  to.rejected += sign * more.rejected
+}
+
+/** The shop's record from what each edition adds and what was typed of editions before the ledger. */
+export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly PastEdition[]): ShopRecord {
+  const methods: ShopRecord['methods'] = []
+  const finishing: Passes = { passed: 0, rejected: 0 }
+  const lineFor = (method: Method, work: Work) => {
+    let line = methods.find(known => known.method === method && known.work === work)
+    if (!line) methods.push(line = { method, work, passes: { passed: 0, rejected: 0 }, printers: {} })
+    return line
+  }
+  for (const edition of editions) {
+    const line = lineFor(edition.method, edition.work)
+    for (const [printer, passes] of Object.entries(edition.printers)) {
+      add(line.passes, passes)
+      add(line.printers[printer] ??= { passed: 0, rejected: 0 }, passes)
+    }
+    add(finishing, edition.finishing)
+  }
+  for (const edition of past) {
+    add(lineFor(edition.method, edition.work).passes, { passed: edition.passed, rejected: edition.rejected })
+    add(finishing, { passed: edition.finished, rejected: edition.lost })
+  }
+  return { methods, finishing }
+}
+
+/** The record without one edition's own share, which is reckoned by itself. */
+export function recordWithout(record: ShopRecord, own: EditionPasses): ShopRecord {
+  const methods = record.methods.map((line) => {
+    if (line.method !== own.method || line.work !== own.work) return line
+    const less = { ...line, passes: { ...line.passes }, printers: { ...line.printers } }
+    for (const [printer, passes] of Object.entries(own.printers)) {
+      add(less.passes, passes, -1)
+      const theirs = less.printers[printer]
+      if (theirs) add(less.printers[printer] = { ...theirs }, passes, -1)
+    }
+    return less
+  })
+  const finishing = { ...record.finishing }
+  add(finishing, own.finishing, -1)
+  return { methods, finishing }
+}

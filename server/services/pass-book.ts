@@ -1,0 +1,56 @@
+import { LRUCache } from 'lru-cache'
+import type { EditionState } from '#core/edition/state'
+import { streamKind } from '#core/ledger/envelope'
+import type { StreamState } from '#core/ledger/streams'
+import { type EditionPasses, gatherRecord, passesOf, recordWithout, type ShopRecord } from '#core/plan/shop-record'
+import type { StudioState } from '#core/stores/studio'
+import { chanceFor } from '#core/run/outlook'
+import type { EditionSummary } from '#shared/replies/replies'
+import { type Connections, rows } from '../database/connections'
+import type { StoredEditionSummary } from '../database/summaries'
+
+/** What every edition adds to the shop's pass rates, kept in memory and moved on with each commit. */
+export class PassBook {
+  private readonly editions = new Map<string, EditionPasses>()
+  private studio: StudioState | null = null
+  private gathered: ShopRecord | null = null
+  /** Chances by what they were reckoned from: a list asks for the same ones again and again. */
+  private readonly chances = new LRUCache<string, { chance: number }>({ max: 2000 })
+
+  async load(db: Connections, studio: StudioState): Promise<void> {
+    this.studio = studio
+    for (const { stream, data } of await rows<{ stream: string, data: string }>(db.long, `SELECT stream, json_extract(data, '$.passes') AS data FROM summaries WHERE kind = 'edition'`)) {
+      this.editions.set(stream, JSON.parse(data) as EditionPasses)
+    }
+  }
+
+  /** States as a commit left them. */
+  take(states: readonly StreamState[]): void {
+    for (const state of states) {
+      if (streamKind(state.stream) === 'edition') this.editions.set(state.stream, passesOf(state as EditionState))
+      else if (state.stream === 'studio') this.studio = state as StudioState
+      else continue
+      this.gathered = null
+    }
+  }
+
+  private get record(): ShopRecord {
+    return this.gathered ??= gatherRecord(this.editions.values(), this.studio?.pastEditions ?? [])
+  }
+
+  /** The shop's past for an edition: everything but its own pulls. */
+  recordFor(stream: string): ShopRecord {
+    const own = this.editions.get(stream)
+    return own ? recordWithout(this.record, own) : this.record
+  }
+
+  /** An edition's line for the lists, with its chance by the shop's record of today. */
+  withChance({ stack, reckoning, passes: _, ...summary }: StoredEditionSummary): EditionSummary {
+    const record = this.recordFor(`edition:${summary.id}`)
+    const line = record.methods.find(known => known.method === reckoning.method && known.work === reckoning.work)
+    const key = JSON.stringify([stack, reckoning, line?.passes, stack.printer && line?.printers[stack.printer], record.finishing])
+    let known = this.chances.get(key)
+    if (!known) this.chances.set(key, known = { chance: chanceFor(stack, reckoning, record) })
+    return { ...summary, chance: known.chance }
+  }
+}

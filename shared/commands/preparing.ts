@@ -1,0 +1,159 @@
+import 'reflect-metadata'
+import { Type } from 'class-transformer'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import { type BlockDescription, type BlockKind, blockKinds, type Transfer, transfers } from '#core/block/block'
+import type { ExposureRecord } from '#core/block/exposure'
+import type { PiecePlan } from '#core/paper/piece'
+import type { Grain } from '#core/paper/tear-plan'
+import { type Meeting, meetings, type RegisterPlan } from '#core/register/registration'
+
+/** Longest length anyone measures at a press, mm. */
+const longest = 5000
+
+class Size {
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
+}
+
+/** An image may come out below zero when margins leave none; the rule then says so. */
+class SignedSize {
+  @IsNumber() @Min(-longest) @Max(longest) width!: number
+  @IsNumber() @Min(-longest) @Max(longest) height!: number
+}
+
+class Box extends Size {
+  @IsNumber() @Min(-longest) @Max(longest) left!: number
+  @IsNumber() @Min(-longest) @Max(longest) top!: number
+}
+
+export class EdgesMarked {
+  @IsBoolean() left!: boolean
+  @IsBoolean() right!: boolean
+  @IsBoolean() top!: boolean
+  @IsBoolean() bottom!: boolean
+}
+
+export const grains: readonly Grain[] = ['width', 'height', 'unknown']
+
+class SheetMeasured extends Size {
+  @ValidateNested() @Type(() => EdgesMarked) deckles!: EdgesMarked
+  @IsNumber() @Min(0) @Max(200) allowance!: number
+  @IsIn(grains) grain!: Grain
+}
+
+class MarginsGiven {
+  @IsNumber() @Min(0) @Max(longest) top!: number
+  @IsNumber() @Min(0) @Max(longest) right!: number
+  @IsNumber() @Min(0) @Max(longest) bottom!: number
+  @IsNumber() @Min(0) @Max(longest) left!: number
+}
+
+class Piece implements PiecePlan {
+  @IsOptional() @IsString() @Length(1, 64) lotId!: string | null
+  @ValidateNested() @Type(() => SheetMeasured) sheet!: SheetMeasured
+  @ValidateNested() @Type(() => SignedSize) image!: SignedSize
+  @ValidateNested() @Type(() => MarginsGiven) margins!: MarginsGiven
+  @IsOptional() @IsNumber() @Min(0.5) @Max(3) foot!: number | null
+  @IsNumber() @Min(0) @Max(200) trim!: number
+  @IsIn(['width', 'height', 'free']) grain!: PiecePlan['grain']
+  @ValidateNested() @Type(() => EdgesMarked) deckles!: EdgesMarked
+  @IsNumber() @Min(0) @Max(200) strip!: number
+}
+
+export class PlanPiece {
+  @ValidateNested() @Type(() => Piece) piece!: Piece
+}
+
+class OffcutsKept extends Size {
+  @IsString() @Length(1, 64) lotId!: string
+  @IsInt() @Min(1) @Max(5000) count!: number
+}
+
+export class Tear {
+  @IsString() @Length(1, 64) lotId!: string
+  @IsInt() @Min(1) @Max(5000) lotSheets!: number
+  @IsInt() @Min(0) @Max(5000) count!: number
+  @IsInt() @Min(0) @Max(500) wrong!: number
+  @IsString() @MaxLength(500) reason!: string
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
+  @IsOptional() @IsString() @Length(1, 64) rationId!: string | null
+  @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => OffcutsKept) offcuts!: OffcutsKept[]
+}
+
+class Block implements BlockDescription {
+  @IsString() @MaxLength(60) name!: string
+  @IsIn(blockKinds) kind!: BlockKind
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
+  @IsNumber() @Min(0) @Max(200) thickness!: number
+  @ValidateNested() @Type(() => Box) image!: Box
+  @IsNumber() @Min(-45) @Max(45) rotation!: number
+  @IsString() @MaxLength(300) removed!: string
+  @IsIn(transfers) transfer!: Transfer
+  @IsString() @MaxLength(500) note!: string
+}
+
+export class PrepareBlock {
+  @ValidateNested() @Type(() => Block) block!: Block
+}
+
+export class ChangeBlock extends PrepareBlock {
+  @IsString() @Length(1, 64) blockId!: string
+}
+
+export class RecordBlockState {
+  @IsString() @Length(1, 64) blockId!: string
+  @IsString() @MaxLength(120) name!: string
+  @IsISO8601() cutOn!: string
+  @IsString() @MaxLength(1000) note!: string
+  @IsOptional() @Matches(/^[0-9a-f]{64}$/, { message: 'pictureId must be a picture handed in before' }) pictureId!: string | null
+}
+
+class Exposure implements ExposureRecord {
+  @IsArray() @ArrayMinSize(0) @ArrayMaxSize(20) @IsNumber({}, { each: true }) @Min(0, { each: true }) @Max(36_000, { each: true }) steps!: number[]
+  @IsOptional() @IsInt() @Min(0) @Max(19) firstHolding!: number | null
+  @IsNumber() @Min(0) @Max(36_000) exposure!: number
+  @IsNumber() @Min(0) @Max(36_000) washOut!: number
+  @IsNumber() @Min(0) @Max(36_000) hardening!: number
+  @IsString() @MaxLength(500) note!: string
+}
+
+export class FindExposure {
+  @IsString() @Length(1, 64) blockId!: string
+  @ValidateNested() @Type(() => Exposure) exposure!: Exposure
+}
+
+class SeriesLines {
+  @IsNumber() @Min(0) @Max(longest) topLine!: number
+  @IsNumber() @Min(0) @Max(longest) footLine!: number
+}
+
+class PinPlaced {
+  @IsNumber() @Min(-500) @Max(longest) x!: number
+  @IsNumber() @Min(-500) @Max(longest) y!: number
+  @IsNumber() @Min(0.5) @Max(50) diameter!: number
+}
+
+class Register implements RegisterPlan {
+  @ValidateNested() @Type(() => Size) sheet!: Size
+  @ValidateNested() @Type(() => Box) outline!: Box
+  @ValidateNested() @Type(() => Box) image!: Box
+  @IsNumber() @Min(-45) @Max(45) rotation!: number
+  @IsIn(meetings) meeting!: Meeting
+  @IsOptional() @ValidateNested() @Type(() => Box) mat!: Box | null
+  @IsOptional() @ValidateNested() @Type(() => SeriesLines) series!: SeriesLines | null
+  @IsNumber() @Min(0) @Max(500) stops!: number
+  @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PinPlaced) pins!: PinPlaced[]
+}
+
+export class DrawRegister {
+  @ValidateNested() @Type(() => Register) register!: Register
+  @IsOptional() @IsString() @Length(1, 64) formatId!: string | null
+}
+
+export class SetSeriesFormat extends SeriesLines {
+  @IsString() @Length(1, 64) id!: string
+  @IsString() @MaxLength(80) name!: string
+  @IsOptional() @ValidateNested() @Type(() => Size) mat!: Size | null
+}
