@@ -7,12 +7,20 @@ ensureBuild()
 
 const { measurePulls } = await import('./bench/pulls.mjs')
 const { measureFirstLoad } = await import('./bench/page.mjs')
+const { measurePlanning } = await import('./bench/planning.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
 const { measureLists, measureEdition } = await import('./bench/reading.mjs')
 
 const folder = name => freshFolder(join(root, '.cache/bench', name))
 const lines = []
 const say = (what, measured, wanted, met) => lines.push({ what, measured, wanted, met: met === null ? '' : met ? 'yes' : 'NO' })
+
+const planning = await measurePlanning()
+say('tear plan, sheets to 1400 × 1000, pieces from 100 mm, 95 of 100', `${planning.usual.toFixed(1)} ms`, 'under 50 ms', planning.usual < 50)
+say('  the slowest of 200', `${planning.usualMost.toFixed(1)} ms`, 'under 50 ms', planning.usualMost < 50)
+const worst = planning.hardest[0]
+say(`  pieces from 60 mm, the slowest: ${worst.given[2]} × ${worst.given[3]} mm`, `${worst.ms.toFixed(1)} ms`, 'under 50 ms', worst.ms < 50)
+say('sheets to start, 12 layers, 600 sheets', `${planning.odds.toFixed(1)} ms`, 'under 100 ms', planning.odds < 100)
 
 const pulls = await measurePulls(folder('pulls'))
 say('durable pulls over HTTP, 20 clients', `${pulls.rate.toFixed(0)} a second`, 'at least 400', pulls.rate >= 400)

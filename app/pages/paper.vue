@@ -66,7 +66,7 @@ function about(known: LotSummary): string {
       <ul class="lines">
         <li v-for="known in kind.lots" :key="known.id" class="lot">
           <div><strong>{{ known.name }}</strong> <span class="soft">{{ known.maker }}</span><p class="soft about">{{ units.size(known.width, known.height) }} · {{ known.weight }} g/m²<template v-if="about(known)"> · {{ about(known) }}</template></p></div>
-          <div class="stock"><b :class="{ trouble: known.left < 0 }">{{ known.left }}</b> left<span v-if="putAside(known) > 0" class="soft">, {{ putAside(known) }} put aside</span><p class="soft about">{{ session.session?.studio.currency }} {{ known.price.toFixed(2) }} a sheet</p></div>
+          <div class="stock"><b :class="{ trouble: known.left < 0 }">{{ Math.abs(known.left) }}</b> {{ known.left < 0 ? 'short' : 'left' }}<span v-if="putAside(known) > 0" class="soft">, {{ putAside(known) }} put aside</span><p class="soft about">{{ session.session?.studio.currency }} {{ known.price.toFixed(2) }} a sheet</p></div>
           <div class="acts"><button v-for="{ act, word } in acts" :key="act" type="button" :aria-label="`${word}: ${known.name}`" :aria-expanded="open?.act === act && open.lotId === known.id" @click="open = open?.act === act && open.lotId === known.id ? null : { act, lotId: known.id }">{{ word }}</button></div>
           <div v-if="open && lot && open.lotId === known.id" class="opened">
             <h3>{{ headings[open.act] }} {{ known.name }}</h3>

@@ -5,8 +5,9 @@ import { type Edges, edges, type Edge, type TearPlan } from './tear-plan'
  * The tear plan to scale: the sheet with its deckles, numbered tears, pieces and offcuts.
  * @param longest the drawing's longer side, mm
  * @param show how a length is written
+ * @param letters height of its letters, mm
  */
-export function tearDrawing(plan: TearPlan, sheet: { width: number, height: number, deckles: Edges }, longest: number, show: (mm: number) => string): Drawing {
+export function tearDrawing(plan: TearPlan, sheet: { width: number, height: number, deckles: Edges }, longest: number, show: (mm: number) => string, letters = 2.4): Drawing {
   const scale = longest / Math.max(sheet.width, sheet.height)
   const s = (mm: number) => mm * scale
   const shapes: Shape[] = []
@@ -18,13 +19,13 @@ export function tearDrawing(plan: TearPlan, sheet: { width: number, height: numb
   for (const offcut of plan.offcuts) shapes.push(rectangle('offcut', s(offcut.x), s(offcut.y), s(offcut.width), s(offcut.height)))
   plan.pieces.forEach((piece, i) => {
     shapes.push(rectangle('piece', s(piece.x), s(piece.y), s(piece.width), s(piece.height)))
-    shapes.push(words(`${i + 1}`, s(piece.x + piece.width / 2), s(piece.y + piece.height / 2) + 1.4, 4, 'middle'))
+    shapes.push(words(`${i + 1}`, s(piece.x + piece.width / 2), s(piece.y + piece.height / 2) + letters / 2, letters * 1.7, 'middle'))
   })
   for (const tear of plan.tears) {
     const { part, at } = tear
     shapes.push(tear.across === 'x' ? segment('tear', [s(at), s(part.y)], [s(at), s(part.y + part.height)]) : segment('tear', [s(part.x), s(at)], [s(part.x + part.width), s(at)]))
-    const label = `T${tear.number}  ${show(tear.distance)}`
-    shapes.push(tear.across === 'x' ? words(label, s(at) + 0.8, s(part.y) + 3.4, 2.4, 'start', 'tear') : words(label, s(part.x) + 1, s(at) - 0.8, 2.4, 'start', 'tear'))
+    const label = `T${tear.number} ${show(tear.distance)}`
+    shapes.push(tear.across === 'x' ? words(label, s(at) - letters / 3, s(part.y) + letters * 1.3, letters, 'end', 'tear') : words(label, s(part.x) + letters / 2, s(at) - letters / 3, letters, 'start', 'tear'))
   }
   return { width: s(sheet.width), height: s(sheet.height), shapes }
 }

@@ -1,10 +1,10 @@
 import { fileURLToPath } from 'node:url'
 import { createJiti } from 'jiti'
 import { v7 } from 'uuid'
+import { plan, torn } from './requests.mjs'
 
 const at = path => fileURLToPath(new URL(path, import.meta.url))
 const jiti = createJiti(import.meta.url, { alias: { '#core': at('../../core'), '#shared': at('../../shared') } })
-const plan = { method: 'single', size: 400, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 20, PP: 0, HC: 0 }, line: 'number-title-signature', year: null, numerals: 'roman', artist: 'Bench', due: null }
 
 /**
  * Append valid events in bulk: so many editions of so many sheets and layers each, through the same `decide`, `evolve` and hash
@@ -21,7 +21,7 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
   await migrate(db.writer)
   let position = await lastPosition(db.reader)
   const ids = []
-  const lot = { stream: 'lot:bench', name: 'laid', left: 1e9, price: 1, seq: 0 }
+  const lot = { stream: 'lot:bench', name: 'laid', left: 1e9, price: 1, seq: 0, rations: [] }
   const tables = db.writer.getQueryInterface()
   for (let e = 0; e < editions; e++) {
     const id = v7()
@@ -47,7 +47,7 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
     }
     give('start-edition', { title: `Edition ${e}`, plan })
     for (let layer = 1; layer < layers; layer++) give('add-layer', { name: '', blocks: [] })
-    give('tear', { lotId: 'bench', lotSheets: sheets, count: sheets })
+    give('tear', torn('bench', sheets))
     const lost = new Set()
     for (const { id: layerId } of state.layers) {
       for (let sheet = 1; sheet <= sheets; sheet++) {

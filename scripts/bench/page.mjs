@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test'
 import { median, startServer } from './server.mjs'
 
-const args = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+export const args = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
 
 /** What a first visit to the floor loads, compressed, and when the page can be used. */
 export async function measureFirstLoad(folder) {

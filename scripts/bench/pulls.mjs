@@ -2,12 +2,12 @@ import { Agent, request } from 'node:http'
 import { join } from 'node:path'
 import sqlite3 from 'sqlite3'
 import { v7 } from 'uuid'
+import { laid, plan, torn } from './requests.mjs'
 import { median, quantile, startServer } from './server.mjs'
 
 const clients = 20
 const rounds = 5
 const seconds = 2
-const plan = { method: 'single', size: 20, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 2, PP: 0, HC: 0 }, line: 'number-title-signature', year: null, numerals: 'roman', artist: 'A', due: null }
 
 /** One station: its own connection, a session, one pull after another. */
 class Station {
@@ -34,9 +34,9 @@ class Station {
 
   async edition(sheets) {
     const [id, lotId] = [v7(), v7()]
-    await this.give(`lot:${lotId}`, 'add-lot', { maker: '', name: 'laid', width: 760, height: 560, weight: 200, price: 1, sheets: 5000 })
+    await this.give(`lot:${lotId}`, 'add-lot', laid)
     const started = await this.give(`edition:${id}`, 'start-edition', { title: `Bench ${id.slice(-4)}`, plan })
-    await this.give(`edition:${id}`, 'tear', { lotId, lotSheets: sheets, count: sheets })
+    await this.give(`edition:${id}`, 'tear', torn(lotId, sheets))
     Object.assign(this, { stream: `edition:${id}`, next: 1, sheets })
     const state = await fetch(`${this.url.origin}/api/editions/${id}`, { headers: { cookie: this.cookie } }).then(answer => answer.json())
     this.layerId = state.state.layers[0].id

@@ -7,6 +7,8 @@ import { migrate } from '../../server/database/migrations'
 import { Ledger, type Submission } from '../../server/services/ledger'
 import { plan } from '../fixtures/press-table'
 import { newFolder } from '../fixtures/server'
+import { tornRight } from '#core/edition/commands'
+import { lotDefaults } from '#core/stores/lot'
 
 let db: Connections
 let ledger: Ledger
@@ -30,9 +32,9 @@ it('yields each tap once, each device’s in its order, however sending is repea
     async (taps, random) => {
       const id = v7()
       const stream = `edition:${id}`
-      await ledger.submit(submission(`lot:${id}`, 'add-lot', { maker: '', name: 'laid', width: 700, height: 500, weight: 200, price: 1, sheets: 500 }))
+      await ledger.submit(submission(`lot:${id}`, 'add-lot', { ...lotDefaults, maker: '', name: 'laid', width: 700, height: 500, weight: 200, price: 1, sheets: 500 }))
       await ledger.submit(submission(stream, 'start-edition', { title: 'Tide Gauge', plan }))
-      await ledger.submit(submission(stream, 'tear', { lotId: id, lotSheets: taps.length, count: taps.length }))
+      await ledger.submit(submission(stream, 'tear', tornRight(id, taps.length, taps.length)))
       const layerId = (await ledger.read<EditionState>(stream)).layers[0]!.id
       const made = taps.map((tap, i) => ({ ...tap, sent: submission(stream, 'pull', { layerId, kind: 'pull', proofKind: null, verdict: 'good', sheetIds: [i + 1], faults: [], rescued: null, wetOnWet: false, setupSeq: 0, batchIds: [] }, `device ${tap.device}`) }))
       // A device goes on to its next tap only after the first sending of the one before; repeats come any time later.

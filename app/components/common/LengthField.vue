@@ -39,7 +39,7 @@ function leave() {
 <template>
   <VTextField :model-value="text" :label="label" :placeholder="placeholder" :error-messages="fault || errorMessages" autocomplete="off" @update:model-value="read(String($event ?? ''))" @focus="focused = true" @blur="leave">
     <template #append-inner>
-      <button type="button" class="unit" tabindex="-1" :aria-label="`Show ${label.toLowerCase()} and every length in ${units.other === 'mm' ? 'millimetres' : 'inches'}`" title="Alt U" @click="units.toggle()">to {{ units.other }}</button>
+      <button type="button" class="unit" tabindex="-1" :aria-label="`to ${units.other}: show every length in ${units.other === 'mm' ? 'millimetres' : 'inches'}`" title="Alt U" @click="units.toggle()">to {{ units.other }}</button>
     </template>
   </VTextField>
 </template>

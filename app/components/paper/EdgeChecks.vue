@@ -12,6 +12,6 @@ const words = { left: 'left', right: 'right', top: 'top', bottom: 'foot' }
 </template>
 
 <style scoped>
-.edges { border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 0 14px; }
+.edges { border: 0; padding: 0; margin: 10px 0 0; display: flex; flex-wrap: wrap; gap: 0 14px; }
 legend { font-size: 0.8rem; color: var(--soft); padding: 0; }
 </style>

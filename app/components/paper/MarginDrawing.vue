@@ -60,8 +60,8 @@ onMounted(() => {
     <text :x="sheet.width / 2" :y="margins.top + image.height / 2" :font-size="thin * 11" text-anchor="middle">{{ units.size(Math.max(0, image.width), Math.max(0, image.height)) }}</text>
     <text :x="sheet.width / 2" :y="sheet.height - thin * 4" :font-size="thin * 9" text-anchor="middle">{{ units.length(margins.bottom) }}</text>
     <text :x="sheet.width / 2" :y="margins.top / 2 + thin * 3" :font-size="thin * 9" text-anchor="middle">{{ units.length(margins.top) }}</text>
-    <text :x="margins.left / 2" :y="sheet.height / 2" :font-size="thin * 9" text-anchor="middle">{{ units.length(margins.left) }}</text>
-    <text :x="sheet.width - margins.right / 2" :y="sheet.height / 2" :font-size="thin * 9" text-anchor="middle">{{ units.length(margins.right) }}</text>
+    <text :transform="`translate(${margins.left / 2 + thin * 3} ${sheet.height * 0.42}) rotate(-90)`" :font-size="thin * 9" text-anchor="middle">{{ units.length(margins.left) }}</text>
+    <text :transform="`translate(${sheet.width - margins.right / 2 + thin * 3} ${sheet.height * 0.42}) rotate(-90)`" :font-size="thin * 9" text-anchor="middle">{{ units.length(margins.right) }}</text>
   </svg>
 </template>
 

@@ -61,6 +61,6 @@ async function tear() {
     </div>
     <VCheckbox v-if="proofs.length > 0" v-model="form.keepOffcuts" :label="`keep offcuts as proof paper: ${proofs.map(size => `${size.count} × ${units.size(size.width, size.height)} of each sheet`).join(', ')}`" />
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons"><VBtn type="submit" :loading="busy">Tear</VBtn><VBtn v-if="plan?.sheets" class="quiet" @click="fill">As planned: {{ plan.sheets }} sheets, {{ plan.sheets * plan.perSheet }} pieces</VBtn></div>
+    <div class="buttons"><VBtn type="submit" :loading="busy">Tear</VBtn><VBtn v-if="plan?.sheets" class="quiet" @click="fill">As planned: {{ plan.sheets }} {{ plan.sheets === 1 ? 'sheet' : 'sheets' }}, {{ plan.sheets * plan.perSheet }} pieces</VBtn></div>
   </OpenForm>
 </template>

@@ -30,7 +30,7 @@ watch(request, async (now) => {
   alternatives.value = ['grain free', `grain kept, along the ${kept}`, 'with a knife'].map((name, i) => ({ name, plan: others[i]! }))
 }, { immediate: true, deep: true })
 
-const drawing = computed(() => (plan.value && plan.value.perSheet > 0 ? tearDrawing(plan.value, props.piece.sheet, 180, units.length) : null))
+const drawing = computed(() => (plan.value && plan.value.perSheet > 0 ? tearDrawing(plan.value, props.piece.sheet, 180, units.length, plan.value.perSheet > 24 ? 2.6 : 4.4) : null))
 const sameOffcuts = computed(() => {
   const kinds = new Map<string, { width: number, height: number, use: string, count: number }>()
   for (const { width, height, use } of plan.value?.offcuts ?? []) {
@@ -64,7 +64,7 @@ async function pdf() {
   <div v-if="plan">
     <p v-if="plan.perSheet === 0" class="trouble" role="alert">{{ plan.reason }}</p>
     <template v-else>
-      <p class="summary"><strong>{{ plan.perSheet }}</strong> from a sheet, <strong>{{ plan.sheets }}</strong> {{ plan.sheets === 1 ? 'sheet' : 'sheets' }} for {{ count }}, {{ money(plan.cost) }}; {{ percentWasted(plan.waste) }} of the sheet is left over.<template v-if="plan.knifeGives"> A knife would give {{ plan.knifeGives }}.</template></p>
+      <p class="summary"><strong>{{ plan.perSheet }}</strong> from a sheet, <strong>{{ plan.sheets }}</strong> {{ plan.sheets === 1 ? 'sheet' : 'sheets' }} for {{ count }} {{ count === 1 ? 'piece' : 'pieces' }}, {{ money(plan.cost) }}; {{ percentWasted(plan.waste) }} of the sheet is left over.<template v-if="plan.knifeGives"> A knife would give {{ plan.knifeGives }}.</template></p>
       <div class="halves">
         <div class="drawing-frame"><LineDrawing :drawing="drawing!" :label="`Tear plan: ${plan.perSheet} pieces and ${plan.tears.length} tears on a sheet ${units.size(piece.sheet.width, piece.sheet.height)}`" :round="4" /></div>
         <div>

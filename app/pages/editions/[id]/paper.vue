@@ -22,7 +22,8 @@ const counting = ref(false)
 const changed = computed(() => JSON.stringify(piece.value) !== JSON.stringify(edition.state!.piece))
 const lot = computed(() => supplies.lots.find(known => known.id === piece.value.lotId))
 const wanted = computed(() => edition.state!.plan!.start ?? goal(edition.state!.plan!))
-const stillToTear = computed(() => Math.max(1, wanted.value - edition.state!.made))
+/** What is still to tear; once all is torn, the plan stands for the whole edition. */
+const stillToTear = computed(() => (edition.state!.made < wanted.value ? wanted.value - edition.state!.made : wanted.value))
 const money = computed(() => edition.studio.currency)
 
 async function keep() {

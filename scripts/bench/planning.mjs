@@ -1,0 +1,55 @@
+import { fileURLToPath } from 'node:url'
+import { chromium } from '@playwright/test'
+import { build } from 'vite'
+import { args } from './page.mjs'
+
+const at = path => fileURLToPath(new URL(path, import.meta.url))
+
+/** The two planning models, bundled as the page gets them. */
+async function bundled() {
+  const [{ output }] = await build({
+    configFile: false, logLevel: 'silent', resolve: { alias: { '#core': at('../../core') } },
+    build: { write: false, lib: { entry: at('./planning-models.ts'), formats: ['iife'], name: 'models' } },
+  })
+  return output[0].code
+}
+
+/** Milliseconds in the browser: the tear plan of many sheets and pieces, and sheets to start for 12 layers and 600 sheets. */
+export async function measurePlanning() {
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
+  const page = await browser.newPage()
+  await page.goto('about:blank')
+  await page.addScriptTag({ content: await bundled() })
+  const measured = await page.evaluate(() => {
+    const { planTears, startAnswers, chanceBySheets } = window.models
+    const none = { left: false, right: false, top: false, bottom: false }
+    const time = (act) => {
+      const began = performance.now()
+      act()
+      return performance.now() - began
+    }
+    const tear = ([width, height, w, h, strip]) => time(() => planTears({ sheet: { width, height, deckles: none, allowance: 0, grain: 'width' }, piece: { width: w, height: h, grain: 'free', deckles: none }, count: 20, strip, price: 1, block: null }))
+    // Mulberry32, so that every run measures the same sheets.
+    let state = 7
+    const random = () => {
+      state = (state + 0x6D2B79F5) | 0
+      let t = Math.imul(state ^ (state >>> 15), 1 | state)
+      t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+      return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+    }
+    const half = (least, most) => Math.round((least + random() * (most - least)) * 2) / 2
+    const usual = Array.from({ length: 200 }, () => [half(500, 1400), half(400, 1000), half(100, 500), half(100, 400), random() < 0.7 ? 15 : 0])
+    const small = [[60, 60], [60, 61], [61, 67], [60.5, 63.2], [62, 71], [60, 75], [65, 90], [70, 103.5], [80, 81], [61.9125, 76.2], [148, 105]].flatMap(([w, h]) => [[1400, 1000, w, h, 15], [1400, 1000, w, h, 0]])
+    for (const given of usual.slice(0, 20)) tear(given)
+    const times = usual.map(tear).sort((a, b) => a - b)
+    const hardest = small.map(given => ({ given, ms: tear(given) })).sort((a, b) => b.ms - a.ms)
+    const one = [{ layers: 12, passed: 23, rejected: 2 }, { layers: 1, passed: 29, rejected: 1 }]
+    const twelve = [...Array.from({ length: 12 }, (_, i) => ({ layers: 1, passed: 20 + i, rejected: 2 })), { layers: 1, passed: 29, rejected: 1 }]
+    return {
+      usual: times[Math.floor(times.length * 0.95)], usualMost: times.at(-1), hardest,
+      odds: Math.max(time(() => chanceBySheets(one, 200, 600)), time(() => chanceBySheets(twelve, 200, 600)), time(() => startAnswers(one, 100))),
+    }
+  })
+  await browser.close()
+  return measured
+}
