@@ -6,9 +6,10 @@ import type { Block } from '#core/edition/state'
 const props = defineProps<{ block: Block }>()
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
-const known = props.block.exposures.at(-1)
+const known = computed(() => props.block.exposures.at(-1))
+const first = known.value
 const form = ref({
-  first: String(known?.steps[0] ?? 30), factor: '1.41', count: '6', firstHolding: known?.firstHolding ?? null as number | null, exposure: String(known?.exposure ?? ''), washOut: String(known?.washOut ?? 180), hardening: String(known?.hardening ?? 300), note: known?.note ?? '',
+  first: String(first?.steps[0] ?? 30), factor: '1.41', count: '6', firstHolding: first?.firstHolding ?? null as number | null, exposure: String(first?.exposure ?? ''), washOut: String(first?.washOut ?? 180), hardening: String(first?.hardening ?? 300), note: first?.note ?? '',
 })
 const draft = useDraft(`exposure ${props.block.id}`, form)
 const number = (text: string) => Number(String(text).replace(',', '.'))

@@ -7,6 +7,7 @@ const endsAt = ref<number | null>(null)
 const now = ref(Date.now())
 let beat: ReturnType<typeof setInterval> | undefined
 const left = computed(() => (endsAt.value === null ? props.seconds : Math.max(0, Math.ceil((endsAt.value - now.value) / 1000))))
+const word = computed(() => (endsAt.value === null ? 'Start' : done.value ? 'Clear' : 'Stop'))
 const done = computed(() => endsAt.value !== null && left.value === 0)
 function start() {
   now.value = Date.now()
@@ -27,7 +28,7 @@ onUnmounted(() => clearInterval(beat))
 <template>
   <div class="timer" :class="{ done }">
     <span class="what">{{ label }}</span><b>{{ clock(left) }}</b>
-    <VBtn class="quiet" :disabled="seconds <= 0" :aria-label="`${endsAt === null ? 'Start' : 'Stop'} ${label}`" @click="endsAt === null ? start() : stop()">{{ endsAt === null ? 'Start' : done ? 'Clear' : 'Stop' }}</VBtn>
+    <VBtn class="quiet" :disabled="seconds <= 0" :aria-label="`${word} ${label}`" @click="endsAt === null ? start() : stop()">{{ word }}</VBtn>
     <span role="status" class="over">{{ done ? `${label}: time is up` : '' }}</span>
   </div>
 </template>

@@ -23,7 +23,7 @@ watch(() => props.lot, async (lot) => {
     trouble.value = wordsOf(error)
   }
 }, { immediate: true })
-const sheets = (line: { wanted: number, plan: TearPlan }) => (line.wanted === 0 ? 0 : line.plan.sheets)
+const sheets = (line: { wanted: number, plan: TearPlan }) => (line.plan.perSheet === 0 ? null : line.wanted === 0 ? 0 : line.plan.sheets)
 const total = computed(() => lines.value.reduce((sum, line) => sum + (sheets(line) ?? 0), 0))
 </script>
 

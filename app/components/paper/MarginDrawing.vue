@@ -21,7 +21,7 @@ const handles = computed(() => {
   }
   return edges.map(edge => ({ edge, line: places[edge], upright: edge === 'left' || edge === 'right', x: (places[edge][0] + places[edge][2]) / 2, y: (places[edge][1] + places[edge][3]) / 2 }))
 })
-const words: Record<Edge, string> = { left: 'Left margin', right: 'Right margin', top: 'Top margin', bottom: 'Foot margin' }
+const words: Record<Edge, string> = { left: 'Left margin, drawn', right: 'Right margin, drawn', top: 'Top margin, drawn', bottom: 'Foot margin, drawn' }
 const step = (event: KeyboardEvent, edge: Edge) => {
   const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }[event.key]
   if (by === undefined) return

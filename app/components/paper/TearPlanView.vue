@@ -5,7 +5,7 @@ import type { TearPlan, TearRequest } from '#core/paper/tear-plan'
 import { tearDrawing, tearWords, trueWords } from '#core/paper/tear-sheet'
 
 /** The tear plan to scale, its tears in order, and the alternatives beside it. */
-const props = defineProps<{ piece: PiecePlan, count: number, price: number, paper: string, title: string }>()
+const props = defineProps<{ piece: PiecePlan, count: number, price: number, /** Large sheets on the shelf, or null while no lot is chosen. */ left: number | null, paper: string, title: string }>()
 const plan = defineModel<TearPlan | null>('plan', { required: true })
 const units = useUnits()
 const edition = useEdition()
@@ -42,6 +42,7 @@ const sameOffcuts = computed(() => {
   return [...kinds.values()]
 })
 const money = (amount: number | null) => (amount === null ? '' : `${session.session?.studio.currency ?? ''} ${amount.toFixed(2)}`)
+const toBuy = computed(() => (props.left === null ? 0 : Math.max(0, (plan.value?.sheets ?? 0) - Math.max(0, props.left))))
 const percentWasted = (waste: number) => `${Math.round(waste * 100)} %`
 const tearsShown = computed(() => (showAll.value ? plan.value!.tears : plan.value!.tears.slice(0, 14)))
 
@@ -64,7 +65,7 @@ async function pdf() {
   <div v-if="plan">
     <p v-if="plan.perSheet === 0" class="trouble" role="alert">{{ plan.reason }}</p>
     <template v-else>
-      <p class="summary"><strong>{{ plan.perSheet }}</strong> from a sheet, <strong>{{ plan.sheets }}</strong> {{ plan.sheets === 1 ? 'sheet' : 'sheets' }} for {{ count }} {{ count === 1 ? 'piece' : 'pieces' }}, {{ money(plan.cost) }}; {{ percentWasted(plan.waste) }} of the sheet is left over.<template v-if="plan.knifeGives"> A knife would give {{ plan.knifeGives }}.</template></p>
+      <p class="summary"><strong>{{ plan.perSheet }}</strong> from a sheet, <strong>{{ plan.sheets }}</strong> {{ plan.sheets === 1 ? 'sheet' : 'sheets' }} for {{ count }} {{ count === 1 ? 'piece' : 'pieces' }}, {{ money(plan.cost) }}; {{ percentWasted(plan.waste) }} of the sheet is left over.<template v-if="toBuy > 0"> <strong class="buy">Buy {{ toBuy }} more:</strong> {{ Math.max(0, left ?? 0) }} are on the shelf.</template><template v-if="plan.knifeGives"> A knife would give {{ plan.knifeGives }}.</template></p>
       <div class="halves">
         <div class="drawing-frame"><LineDrawing :drawing="drawing!" :label="`Tear plan: ${plan.perSheet} pieces and ${plan.tears.length} tears on a sheet ${units.size(piece.sheet.width, piece.sheet.height)}`" :round="4" /></div>
         <div>
@@ -84,7 +85,7 @@ async function pdf() {
 </template>
 
 <style scoped>
-.summary { margin-bottom: 14px; } .summary strong { font-family: var(--serif); font-size: 1.3rem; }
+.summary { margin-bottom: 14px; } .summary strong:not(.buy) { font-family: var(--serif); font-size: 1.3rem; }
 .halves { display: grid; grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr); gap: 30px; align-items: start; }
 .tears li, .trued li { padding: 3px 0; font-size: 0.9rem; } .tears b { display: inline-block; min-width: 34px; color: var(--green); } .trued { margin-bottom: 8px; font-weight: 600; }
 .offcuts { margin-top: 10px; font-size: 0.88rem; } .more { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 28px; }

@@ -19,7 +19,7 @@ const draft = useDraft(`piece ${edition.id}`, piece)
 const plan = ref<TearPlan | null>(null)
 const showLot = ref(false)
 const counting = ref(false)
-const changed = computed(() => JSON.stringify(piece.value) !== JSON.stringify(edition.state!.piece))
+const changed = computed(() => !sameContent(piece.value, edition.state!.piece))
 const lot = computed(() => supplies.lots.find(known => known.id === piece.value.lotId))
 const wanted = computed(() => edition.state!.plan!.start ?? goal(edition.state!.plan!))
 /** What is still to tear; once all is torn, the plan stands for the whole edition. */
@@ -66,7 +66,7 @@ async function counted() {
     </section>
     <section v-if="piece.sheet.width > 0 && piece.sheet.height > 0" class="part">
       <div class="part-head"><h2>Tear plan</h2><p>exact for straight tears right across; drawn to scale</p></div>
-      <TearPlanView v-model:plan="plan" :piece="piece" :count="stillToTear" :price="lot?.price ?? 0" :paper="lot?.name ?? 'the sheet'" :title="edition.state!.title" />
+      <TearPlanView v-model:plan="plan" :piece="piece" :count="stillToTear" :price="lot?.price ?? 0" :left="lot?.left ?? null" :paper="lot?.name ?? 'the sheet'" :title="edition.state!.title" />
     </section>
     <section class="part">
       <div class="part-head"><h2>Tear</h2><p>what was really got</p></div>

@@ -17,7 +17,7 @@ onMounted(() => void supplies.load().catch(() => undefined))
 
 const saved = ref(false)
 
-const changed = computed(() => JSON.stringify([form.value.title, form.value.plan]) !== JSON.stringify([edition.state!.title, edition.state!.plan]))
+const changed = computed(() => !sameContent([form.value.title, form.value.plan], [edition.state!.title, edition.state!.plan]))
 const schoolChanged = computed(() => edition.state!.made > 0 && form.value.plan.sizeSchool !== edition.state!.plan!.sizeSchool)
 
 const printer = computed(() => edition.state!.pulls.findLast(pull => !pull.voided)?.by ?? session.person?.id ?? null)

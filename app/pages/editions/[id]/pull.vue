@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { layersOn, placeOf } from '#core/edition/places'
+import { layersOn, placeOf, standings } from '#core/edition/places'
 import { stackFor } from '#core/edition/stack'
 import { pullOf, setupInForce } from '#core/edition/state'
 import { streamOf } from '#core/edition/stream'
@@ -35,6 +35,7 @@ const voided = computed(() => state.value.pulls.filter(p => p.voided && p.layerI
 const disputed = computed(() => state.value.pulls.filter(p => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
 const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
+const drying = computed(() => standings(state.value).filter(({ place }) => place.kind === 'drying').length)
 /** What the gate asks: how many of the sheets still waiting for this layer must be pulled before it is cut away. */
 const gateWords = computed(() => {
   const plan = state.value.plan!
@@ -108,7 +109,7 @@ const spoil = async () => {
         <VBtn v-if="isReduction && layer && !layer.cutFurther && !isLast" class="quiet" :loading="busy" @click="cut">The block is cut to its next state</VBtn>
         <span v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</span>
       </div>
-      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ edition.at?.doubtful }} of them doubtful, {{ undried.length }} drying, {{ look.goal }} wanted. Chance {{ percent(look.chance) }}, without the doubtful {{ percent(look.chanceWithoutDoubtful) }}. {{ gateWords }} <template v-if="toPull > 0">{{ toPull }} still wait for this layer and would be left behind. </template>Once cut, no more of this layer can ever be pulled.</p>
+      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ edition.at?.doubtful }} of them doubtful, {{ drying }} drying, {{ look.goal }} wanted. Chance {{ percent(look.chance) }}<template v-if="toPull > 0"> if the {{ toPull }} still waiting are pulled too</template>, without the doubtful {{ percent(look.chanceWithoutDoubtful) }}. {{ gateWords }} <template v-if="toPull > 0">What still waits for this layer is left behind by the cut. </template>Once cut, no more of this layer can ever be pulled.</p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <OpenForm @submit.prevent="spoil">
         <div class="spoil">
