@@ -98,7 +98,7 @@ class Axis {
   standing(length: number): number {
     let known = this.standings.get(length)
     if (known === undefined) {
-      known = this.indexOf.get(length) ?? (this.strip === 0 ? this.floor(length) : -1 - this.floor(length - this.strip))
+      known = this.indexOf.get(length) ?? -1 - this.floor(length - this.strip)
       this.standings.set(length, known)
     }
     return known
@@ -148,7 +148,7 @@ class Axis {
     const at = new Float64Array(distances.length)
     const near = new Int32Array(distances.length)
     const far = new Int32Array(distances.length)
-    const standingFrom = (index: number, narrower: number, value: number) => (normal[index] === value ? index : strip === 0 ? index : -1 - narrower)
+    const standingFrom = (index: number, narrower: number, value: number) => (normal[index] === value ? index : -1 - narrower)
     let found = 0
     let fits = 0
     let narrower = 0
@@ -227,8 +227,11 @@ function mostOf(table: Int16Array, weaker: Int16Array | null, whole: readonly nu
   return best
 }
 
-/** A tear of a part: the two parts it leaves, where it lies, and their ceilings. Returns true to stop. */
-type Tear = (w1: number, h1: number, w2: number, h2: number, across: 'x' | 'y', at: number, first: number, second: number) => boolean
+/**
+ * A tear of a part: the two parts it leaves, where it lies, their ceilings, and the offcuts they leave together at
+ * least. Returns true to stop.
+ */
+type Tear = (w1: number, h1: number, w2: number, h2: number, across: 'x' | 'y', at: number, first: number, second: number, leastOffcuts: number) => boolean
 
 /**
  * Two parts neither of which is of normal width need strips spread over both only if each holds rows of different
@@ -301,6 +304,9 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     return row >= 0 ? tornY[(-1 - column) * rows + row]! : knife[(-1 - column) * rows - 1 - row]!
   }
 
+  /** Offcuts a part leaves at least, by where its sides stand: one in each direction that pieces do not fill. */
+  const wastes = (most: number, column: number, row: number) => (most === 0 ? 1 : (column < 0 ? 1 : 0) + (row < 0 ? 1 : 0))
+
   const ceiling = (w: number, h: number) => ceilingAt(x.standing(w), y.standing(h))
 
   /** The most pieces from a part. */
@@ -330,22 +336,30 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     const across = x.places(w, stripsAdded && x.close)
     for (let i = 0; i < across.at.length; i++) {
       const at = across.at[i]!
-      if (stop(at, h, w - at, h, 'x', at, ceilingAt(across.near[i]!, row), ceilingAt(across.far[i]!, row))) return true
+      const near = across.near[i]!
+      const far = across.far[i]!
+      const first = ceilingAt(near, row)
+      const second = ceilingAt(far, row)
+      if (stop(at, h, w - at, h, 'x', at, first, second, wastes(first, near, row) + wastes(second, far, row))) return true
     }
     const column = x.standing(w)
     const down = y.places(h, stripsAdded && y.close)
     for (let i = 0; i < down.at.length; i++) {
       const at = down.at[i]!
-      if (stop(w, at, w, h - at, 'y', at, ceilingAt(column, down.near[i]!), ceilingAt(column, down.far[i]!))) return true
+      const near = down.near[i]!
+      const far = down.far[i]!
+      const first = ceilingAt(column, near)
+      const second = ceilingAt(column, far)
+      if (stop(w, at, w, h - at, 'y', at, first, second, wastes(first, column, near) + wastes(second, column, far))) return true
     }
     return false
   }
 
-  /** The tears of a part that keep all its pieces. */
-  function forEachKeeping(w: number, h: number, stripsAdded: boolean, stop: (w1: number, h1: number, w2: number, h2: number, across: 'x' | 'y', at: number) => boolean): boolean {
+  /** The tears of a part that keep all its pieces and may leave no more than so many offcuts. */
+  function forEachKeeping(w: number, h: number, stripsAdded: boolean, mostOffcuts: number, stop: (w1: number, h1: number, w2: number, h2: number, across: 'x' | 'y', at: number) => boolean): boolean {
     const pieces = count(w, h)
-    return forEachTear(w, h, stripsAdded, (w1, h1, w2, h2, across, at, first, second) => {
-      if (first + second < pieces) return false
+    return forEachTear(w, h, stripsAdded, (w1, h1, w2, h2, across, at, first, second, leastOffcuts) => {
+      if (first + second < pieces || leastOffcuts > mostOffcuts) return false
       if (strip > 0 && (count(w1, h1) + second < pieces || count(w1, h1) + count(w2, h2) < pieces)) return false
       return stop(w1, h1, w2, h2, across, at)
     })
@@ -369,7 +383,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   function within(w: number, h: number, most: number): boolean {
     const known = offcutsOf(w, h)
     while (!known.sure && known.least <= most) {
-      if (forEachKeeping(w, h, spreads(known.least), (w1, h1, w2, h2) => {
+      if (forEachKeeping(w, h, spreads(known.least), known.least, (w1, h1, w2, h2) => {
         const a = offcutsOf(w1, h1)
         const b = offcutsOf(w2, h2)
         return a.least + b.least <= known.least && within(w1, h1, known.least - b.least) && within(w2, h2, known.least - a.least)
@@ -397,7 +411,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     const least = fewestOffcuts(w, h)
     const found: Rank = { points: 0, tears: pieces + least - 1, offcut: -1, across: 'x', at: 0 }
     const all = w * h - pieces * pieceArea
-    forEachKeeping(w, h, spreads(least), (w1, h1, w2, h2, across, at) => {
+    forEachKeeping(w, h, spreads(least), least, (w1, h1, w2, h2, across, at) => {
       const a = offcutsOf(w1, h1)
       const b = offcutsOf(w2, h2)
       if (a.least + b.least > least || Math.max(w1 * h1 - count(w1, h1) * pieceArea, w2 * h2 - count(w2, h2) * pieceArea) <= found.offcut) return false
@@ -440,7 +454,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
       const offcut = Math.max(a.offcut, b.offcut)
       if (points > found.points || (points === found.points && (tears < found.tears || (tears === found.tears && offcut > found.offcut)))) Object.assign(found, { points, tears, offcut, across, at })
     }
-    forEachKeeping(w, h, true, (w1, h1, w2, h2, across, at) => {
+    forEachKeeping(w, h, true, Infinity, (w1, h1, w2, h2, across, at) => {
       consider(across, at)
       consider(across, across === 'x' ? w2 : h2)
       return false
