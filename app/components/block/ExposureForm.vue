@@ -46,7 +46,7 @@ async function keep() {
         <button type="button" :aria-pressed="form.firstHolding === null" @click="hold(null)">none yet</button>
       </div>
       <p>{{ found.words }}</p>
-      <div class="fields">
+      <div class="fields apart">
         <VTextField v-model="form.exposure" label="Exposure" inputmode="decimal" suffix="s" /><VTextField v-model="form.washOut" label="Wash-out" inputmode="decimal" suffix="s" /><VTextField v-model="form.hardening" label="Hardening" inputmode="decimal" suffix="s" />
         <VTextField v-model="form.note" class="wide" label="Note" placeholder="lamp, distance, film" maxlength="500" />
       </div>

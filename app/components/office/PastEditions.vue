@@ -94,6 +94,6 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
 </template>
 
 <style scoped>
-.past { margin-top: 14px; } .file { font-size: 0.9rem; } .take { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 28px; } .read { margin-top: 14px; }
+.past { margin-top: 14px; } table.ruled { margin-top: 12px; } .file { font-size: 0.9rem; } .take { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 28px; } .read { margin-top: 14px; }
 @media (max-width: 900px) { table.ruled { display: block; overflow-x: auto; } }
 </style>
