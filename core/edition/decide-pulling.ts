@@ -121,7 +121,9 @@ export const pullingRules: Rules<Pulling> = {
     if (!pull || !layer) return unknownPull()
     if (!pull.voided) return refuse('not-void', 'This pull is not void.')
     // It was accepted once: only what its sheets went through since can stand against it.
-    const objection = sheetsObjection(edition, layer, { ...pull, wetOnWet: true })
+    // A block cut further meanwhile does not: the pull was made before the cut.
+    const uncut = { ...edition, layers: edition.layers.map(other => ({ ...other, cutFurther: false })) }
+    const objection = sheetsObjection(uncut, layer, { ...pull, wetOnWet: true })
     if (objection) return refuse(objection.rule, `It cannot come back as it was. ${objection.message}`)
     return only(edition, 'pull-restored', data)
   },
