@@ -247,3 +247,60 @@ describe('what a person is told', () => {
     expect(code(table.give('tear', tornRight('l1', 1, 6000)))).toBe('too-many-sheets')
   })
 })
+
+describe('a voided pull of a block that was cut further since', () => {
+  it('comes back where it was, for it was made before the cut', () => {
+    const table = new PressTable({ method: 'reduction' }).tear(3)
+    table.must('add-layer', { name: 'second', blocks: [] })
+    for (const sheet of [1, 2]) table.pull(sheet)
+    table.must('cut-further', { layerId: table.layer })
+    const pullId = table.edition.pulls[0]!.pullId
+    table.must('void-pull', { pullId, reason: 'the wrong key' })
+    expect(countEdition(table.edition).rows.find(row => row.key === 'left-behind-1')?.sheets).toBe(2)
+    table.must('restore-pull', { pullId })
+    expect(countEdition(table.edition).rows.find(row => row.key === 'left-behind-1')?.sheets).toBe(1)
+  })
+})
+
+describe('before ink is opened', () => {
+  const block = { name: 'key block', kind: 'hard lino' as const, width: 200, height: 150, thickness: 23.3, image: { left: 5, top: 5, width: 190, height: 140 }, rotation: 0, removed: '', transfer: 'carbon copy' as const, note: '' }
+  const exposure = { steps: [30, 42], firstHolding: 1, exposure: 42, washOut: 180, hardening: 60, note: '' }
+
+  it('blocks are described, changed and followed from state to state', () => {
+    const table = new PressTable()
+    expect(code(table.give('prepare-block', { block: { ...block, name: ' ' } }))).toBe('block-unfit')
+    table.must('prepare-block', { block })
+    const blockId = table.edition.blocks[0]!.id
+    const state = { blockId, name: ' first state ', cutOn: '2026-11-02', note: '', pictureId: null }
+    expect(code(table.give('record-block-state', { ...state, name: '' }))).toBe('name-missing')
+    expect(code(table.give('record-block-state', { ...state, blockId: 'other' }))).toBe('unknown-block')
+    table.must('record-block-state', state)
+    table.must('change-block', { blockId, block: { ...block, rotation: 0.5 } })
+    expect(code(table.give('change-block', { blockId: 'other', block }))).toBe('unknown-block')
+    expect(table.edition.blocks).toMatchObject([{ block: { rotation: 0.5 }, states: [{ name: 'first state' }] }])
+  })
+
+  it('an exposure names a step that was tested, and lasts longer than nothing', () => {
+    const table = new PressTable()
+    table.must('prepare-block', { block })
+    const blockId = table.edition.blocks[0]!.id
+    expect(code(table.give('find-exposure', { blockId, exposure: { ...exposure, exposure: 0 } }))).toBe('exposure-missing')
+    expect(code(table.give('find-exposure', { blockId, exposure: { ...exposure, firstHolding: 2 } }))).toBe('unknown-step')
+    table.must('find-exposure', { blockId, exposure })
+    expect(table.edition.blocks[0]!.exposures).toMatchObject([{ exposure: 42 }])
+  })
+
+  it('a plan does not start fewer sheets than prints are wanted, nor a rate that leaves no doubt', () => {
+    const table = new PressTable({ size: 10 })
+    const change = (more: object) => code(table.give('change-plan', { title: 'Tide Gauge', plan: { ...table.edition.plan!, ...more }, reason: '' }))
+    expect(change({ start: 8 })).toBe('start-below-goal')
+    expect(change({ expected: { rate: 1, pulls: 25 } })).toBe('rate-range')
+    expect(change({ layersPlanned: 41 })).toBe('too-many-layers')
+    expect(change({ start: 14, expected: { rate: 0.9, pulls: 40 } })).toBeUndefined()
+    expect(table.edition.earlierPlans).toMatchObject([{ sheetsTorn: 0, plan: { start: null } }])
+  })
+
+  it('a plan made ahead has all its layers from the start', () => {
+    expect(new PressTable({ layering: 'ahead', layersPlanned: 4 }).edition.layers.map(layer => layer.name)).toEqual(['Layer 1', 'Layer 2', 'Layer 3', 'Layer 4'])
+  })
+})

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { noEdges, planTears, type TearPlan, type TearRequest } from './tear-plan'
+import { noEdges, offcutSizes, planTears, type TearPlan, type TearRequest } from './tear-plan'
 
 const request = (width: number, height: number, w: number, h: number, more: { strip?: number, grain?: TearRequest['piece']['grain'], sheet?: Partial<TearRequest['sheet']>, piece?: Partial<TearRequest['piece']>, count?: number } = {}): TearRequest => ({
   sheet: { width, height, deckles: noEdges, allowance: 0, grain: 'width', ...more.sheet },
@@ -34,6 +34,21 @@ describe('the worked checks', () => {
     expect(planTears(request(310, 200, 300, 190, { grain: 'height' })).reason).toContain('across the grain')
     expect(planTears(request(300, 200, 0, 100)).reason).toContain('no size yet')
     expect(planTears(request(1400, 1000, 2, 2)).reason).toContain('larger piece')
+  })
+})
+
+describe('offcuts', () => {
+  it('are gathered by size, whatever their place', () => {
+    const at = (x: number, width: number, height: number, use: 'proof' | 'test strip') => ({ x, y: 0, width, height, use })
+    expect(offcutSizes([at(0, 160, 260, 'proof'), at(200, 62.5, 300, 'test strip'), at(400, 160.04, 260, 'proof')])).toEqual([
+      { width: 160, height: 260, use: 'proof', count: 2 }, { width: 62.5, height: 300, use: 'test strip', count: 1 },
+    ])
+    expect(offcutSizes([])).toEqual([])
+  })
+
+  it('of a plan are as many as its tears and pieces leave', () => {
+    const plan = planTears(request(760, 560, 300, 230, { strip: 15 }))
+    expect(offcutSizes(plan.offcuts).reduce((sum, size) => sum + size.count, 0)).toBe(plan.tears.length + 1 - plan.perSheet)
   })
 })
 

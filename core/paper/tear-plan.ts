@@ -1,4 +1,5 @@
-import { bestLayout, deckleBits, type Layout, type Lie, mostWithKnife } from './guillotine'
+import type { Lie } from './ceilings'
+import { bestLayout, deckleBits, type Layout, mostWithKnife } from './guillotine'
 
 export type Edge = 'left' | 'right' | 'top' | 'bottom'
 export const edges: readonly Edge[] = ['left', 'right', 'top', 'bottom']
@@ -84,6 +85,20 @@ export interface TearPlan {
   trued: { edge: Edge, loses: number, deckle: boolean }[]
   /** Pieces a knife would give, when that is more; else null. */
   knifeGives: number | null
+}
+
+/** Offcuts of one size and use, and how many of them a sheet leaves. */
+export interface OffcutSize { width: number, height: number, use: Offcut['use'], count: number }
+
+/** The offcuts of one sheet gathered by size, in the order they are torn off; sizes within 0.1 mm are the same. */
+export function offcutSizes(offcuts: readonly Offcut[]): OffcutSize[] {
+  const sizes: OffcutSize[] = []
+  for (const { width, height, use } of offcuts) {
+    const known = sizes.find(size => Math.abs(size.width - width) < 0.1 && Math.abs(size.height - height) < 0.1)
+    if (known) known.count += 1
+    else sizes.push({ width, height, use, count: 1 })
+  }
+  return sizes
 }
 
 /** Strips narrower than this cannot be torn against a straightedge, as a rule. */

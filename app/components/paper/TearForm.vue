@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
 import { type PiecePlan, pieceSize } from '#core/paper/piece'
-import type { TearPlan } from '#core/paper/tear-plan'
+import { offcutSizes, type TearPlan } from '#core/paper/tear-plan'
 import { inHand } from '#core/stores/lot'
 import type { LotSummary } from '#shared/replies/replies'
 
@@ -17,15 +17,7 @@ const draft = useDraft(`tear ${edition.id}`, form)
 const whole = (text: string) => (String(text).trim() === '' ? Number.NaN : Number(text))
 const rations = computed(() => (props.lot?.rations ?? []).filter(ration => inHand(ration) > 0).map(ration => ({ value: ration.id, title: `${session.nameOf(ration.personId)}, ${inHand(ration)} in hand` })))
 /** Offcuts that still take a proof, for as many sheets as were torn. */
-const proofs = computed(() => {
-  const sizes = new Map<string, { width: number, height: number, count: number }>()
-  for (const { use, width, height } of props.plan?.offcuts ?? []) {
-    if (use !== 'proof') continue
-    const key = `${width.toFixed(1)} ${height.toFixed(1)}`
-    sizes.set(key, { width, height, count: (sizes.get(key)?.count ?? 0) + 1 })
-  }
-  return [...sizes.values()]
-})
+const proofs = computed(() => offcutSizes(props.plan?.offcuts ?? []).filter(size => size.use === 'proof'))
 
 function fill() {
   if (!props.plan?.sheets) return

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { pages } from '#core/drawing/tiles'
 import { type PiecePlan, pieceSize } from '#core/paper/piece'
-import type { TearPlan, TearRequest } from '#core/paper/tear-plan'
+import { offcutSizes, type TearPlan, type TearRequest } from '#core/paper/tear-plan'
 import { tearDrawing, tearWords, trueWords } from '#core/paper/tear-sheet'
 
 /** The tear plan to scale, its tears in order, and the alternatives beside it. */
@@ -31,16 +31,7 @@ watch(request, async (now) => {
 }, { immediate: true, deep: true })
 
 const drawing = computed(() => (plan.value && plan.value.perSheet > 0 ? tearDrawing(plan.value, props.piece.sheet, 180, units.length, plan.value.perSheet > 24 ? 2.6 : 4.4) : null))
-const sameOffcuts = computed(() => {
-  const kinds = new Map<string, { width: number, height: number, use: string, count: number }>()
-  for (const { width, height, use } of plan.value?.offcuts ?? []) {
-    const key = `${Math.round(width * 10)}×${Math.round(height * 10)}`
-    const known = kinds.get(key)
-    if (known) known.count += 1
-    else kinds.set(key, { width, height, use, count: 1 })
-  }
-  return [...kinds.values()]
-})
+const sameOffcuts = computed(() => offcutSizes(plan.value?.offcuts ?? []))
 const money = (amount: number | null) => (amount === null ? '' : `${session.session?.studio.currency ?? ''} ${amount.toFixed(2)}`)
 const toBuy = computed(() => (props.left === null ? 0 : Math.max(0, (plan.value?.sheets ?? 0) - Math.max(0, props.left))))
 const percentWasted = (waste: number) => `${Math.round(waste * 100)} %`

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { EditionPlan } from '#core/plan/plan'
+import { planChanges } from '#core/plan/changes'
 import { pieceSize } from '#core/paper/piece'
 import { date } from '~/drawings/words'
 
@@ -37,19 +38,9 @@ const piece = computed(() => {
 })
 const imageArea = computed(() => (edition.state!.piece ? edition.state!.piece.image.width * edition.state!.piece.image.height : null))
 const versions = computed(() => edition.state!.earlierPlans.map((earlier, i, all) => ({
-  ...earlier, changes: changesBetween(earlier.plan, all[i + 1]?.plan ?? edition.state!.plan!),
+  ...earlier, changes: changesIn(earlier.plan, all[i + 1]?.plan ?? edition.state!.plan!),
 })).reverse())
-const proofsOf = (plan: EditionPlan) => `${plan.proofs.AP} AP, ${plan.proofs.PP} PP, ${plan.proofs.HC} HC`
-
-/** What one version of the plan said otherwise than the next, in words. */
-function changesBetween(before: EditionPlan, after: EditionPlan): string {
-  const told: [string, string, string][] = [
-    ['prints', String(before.size), String(after.size)], ['proofs', proofsOf(before), proofsOf(after)], ['size', before.sizeSchool, after.sizeSchool], ['method', before.method, after.method],
-    ['printed', before.work, after.work], ['layers', String(before.layersPlanned), String(after.layersPlanned)], ['started', `${before.start ?? 'undecided'}`, `${after.start ?? 'undecided'}`],
-    ['wanted by', before.due ? date(before.due) : 'no date', after.due ? date(after.due) : 'no date'],
-  ]
-  return told.filter(([, a, b]) => a !== b).map(([what, a, b]) => `${what}: ${a}, then ${b}`).join('; ') || 'smaller matters'
-}
+const changesIn = (before: EditionPlan, after: EditionPlan) => planChanges(before, after).map(change => `${change.what}: ${change.before}, then ${change.after}`).join('; ') || 'smaller matters'
 
 async function save() {
   saved.value = await giving(() => edition.give('change-plan', copy(form.value)))

@@ -1,0 +1,202 @@
+/**
+ * Where a sheet may be torn, and no fewer than the most pieces any part of it gives. Lengths are whole units of 0.1 µm.
+ * How these bound the search, and why they are enough, stands in `guillotine.ts`.
+ */
+
+/** One way a piece may lie: its width along the sheet's first side, and the points it earns for each set of deckled sides. */
+export interface Lie {
+  width: number
+  height: number
+  /** Points by the bits of `deckleBits`. */
+  points: readonly number[]
+}
+
+/** Sums of the given lengths up to `most`, ascending, 0 first. */
+function sums(lengths: readonly number[], most: number): number[] {
+  let reached = [0]
+  for (const length of new Set(lengths)) {
+    if (length <= 0) continue
+    const all = new Set<number>()
+    for (const base of reached) for (let sum = base; sum <= most; sum += length) all.add(sum)
+    reached = [...all]
+  }
+  return reached.sort((a, b) => a - b)
+}
+
+/** Index of the last entry not above `value`. */
+function floorIndex(sorted: readonly number[], value: number): number {
+  let low = 0
+  let high = sorted.length - 1
+  while (low < high) {
+    const middle = (low + high + 1) >> 1
+    if (sorted[middle]! <= value) low = middle
+    else high = middle - 1
+  }
+  return low
+}
+
+/** What is left of a part of normal width for each normal width taken off, with a knife and torn. */
+export interface Rests { cut: Int32Array, torn: Int32Array }
+
+/** Places to tear a part, and where the two parts stand in the ceilings. */
+interface Places { at: Float64Array, near: Int32Array, far: Int32Array }
+
+/** One axis: its normal widths, where tears may lie, and what was looked up before. */
+export class Axis {
+  readonly normal: number[]
+  /** True when two normal widths lie closer than a strip, so that strips may have to be spread over several parts. */
+  readonly close: boolean
+  private readonly indexOf: Map<number, number>
+  private readonly withStrips: number[]
+  private readonly placesOf = [new Map<number, Places>(), new Map<number, Places>()]
+  private readonly standings = new Map<number, number>()
+
+  constructor(lengths: readonly number[], most: number, readonly strip: number) {
+    this.normal = sums(lengths, most)
+    this.indexOf = new Map(this.normal.map((length, i) => [length, i]))
+    this.close = this.normal.some((value, i) => i > 1 && value - this.normal[i - 1]! < strip)
+    this.withStrips = this.close ? sums([...lengths, strip], most) : this.normal
+  }
+
+  isNormal(length: number): boolean {
+    return this.indexOf.has(length)
+  }
+
+  /** Index of the widest normal width not above a length. */
+  private floor(length: number): number {
+    if (length <= 0) return 0
+    return this.indexOf.get(length) ?? floorIndex(this.normal, length)
+  }
+
+  /** Where a length stands in the ceilings: its index when it is normal, else −1 − the index of the widest normal one a strip narrower. */
+  standing(length: number): number {
+    let known = this.standings.get(length)
+    if (known === undefined) {
+      known = this.indexOf.get(length) ?? -1 - this.floor(length - this.strip)
+      this.standings.set(length, known)
+    }
+    return known
+  }
+
+  /**
+   * For the part of normal width `i` with the normal width `c` torn off: where what is left stands, or 0 when it is too
+   * narrow a strip.
+   */
+  rest(i: number, strip: number): Int32Array {
+    const { normal } = this
+    const length = normal[i]!
+    const least = Math.max(strip, 1)
+    const rest = new Int32Array(i)
+    // What is left shrinks as more is torn off, so each index only ever moves down.
+    let fits = i
+    let narrower = i
+    for (let c = 1; c < i; c++) {
+      const left = length - normal[c]!
+      if (left < least) break
+      while (normal[fits]! > left) fits--
+      while (narrower > 0 && normal[narrower]! > left - strip) narrower--
+      if (normal[c]! >= least) rest[c] = normal[fits] === left || strip === 0 ? fits : -1 - narrower
+    }
+    return rest
+  }
+
+  /** Index of the widest normal width two strips narrower than the `i`th. */
+  twoStripsNarrower(i: number): number {
+    return this.floor(this.normal[i]! - 2 * this.strip)
+  }
+
+  /**
+   * Places to tear a part of any length, each once: at a normal distance from either end, and, if asked for, at one
+   * with strips added.
+   */
+  places(length: number, stripsAdded: boolean): Places {
+    const kept = this.placesOf[stripsAdded ? 1 : 0]!
+    let known = kept.get(length)
+    if (!known) kept.set(length, known = this.findPlaces(length, stripsAdded ? this.withStrips : this.normal))
+    return known
+  }
+
+  private findPlaces(length: number, distances: readonly number[]): Places {
+    const { normal, strip } = this
+    const least = Math.max(strip, 1)
+    const at = new Float64Array(distances.length)
+    const near = new Int32Array(distances.length)
+    const far = new Int32Array(distances.length)
+    const standingFrom = (index: number, narrower: number, value: number) => (normal[index] === value ? index : -1 - narrower)
+    let found = 0
+    let fits = 0
+    let narrower = 0
+    let fitsFar = normal.length - 1
+    let narrowerFar = normal.length - 1
+    let mirrored = distances.length - 1
+    for (const distance of distances) {
+      const left = length - distance
+      if (left < least) break
+      if (distance < least) continue
+      while (mirrored > 0 && distances[mirrored]! > left) mirrored--
+      // The same tear seen from the other end was taken already.
+      if (distance > left && distances[mirrored] === left) continue
+      while (fits + 1 < normal.length && normal[fits + 1]! <= distance) fits++
+      while (narrower + 1 < normal.length && normal[narrower + 1]! <= distance - strip) narrower++
+      while (normal[fitsFar]! > left) fitsFar--
+      while (narrowerFar > 0 && normal[narrowerFar]! > left - strip) narrowerFar--
+      at[found] = distance
+      near[found] = standingFrom(fits, narrower, distance)
+      far[found] = standingFrom(fitsFar, narrowerFar, left)
+      found++
+    }
+    return { at: at.subarray(0, found), near: near.subarray(0, found), far: far.subarray(0, found) }
+  }
+}
+
+/**
+ * Ceilings for every part of normal width and height: no fewer than the most pieces it gives. With `weaker.x` waste
+ * across the width must be a strip at least, and `weaker.x` are the ceilings with a knife allowed there, for the parts
+ * that are not of normal width; without it a knife is allowed. Likewise down the height. With the knife on both sides
+ * the ceilings are exact.
+ *
+ * The columns a part is torn into may be torn off in any order, so the first may be one that is not itself torn into
+ * columns: `whole` lists, for each height, the widths whose ceiling only a tear the other way reaches. The lists are short,
+ * which is what makes this quick.
+ */
+export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonly Rests[], restsY: readonly Rests[], weaker: { x: Int16Array | null, y: Int16Array | null }): Int16Array {
+  const columns = x.normal.length
+  const rows = y.normal.length
+  const table = new Int16Array(columns * rows)
+  const area = lies[0]!.width * lies[0]!.height
+  const wholeColumns = Array.from({ length: rows }, (): number[] => [])
+  for (let i = 1; i < columns; i++) {
+    const width = x.normal[i]!
+    const restX = weaker.x ? restsX[i]!.torn : restsX[i]!.cut
+    const spreadX = weaker.x ? x.twoStripsNarrower(i) * rows : 0
+    const wholeRows: number[] = []
+    for (let j = 1; j < rows; j++) {
+      const height = y.normal[j]!
+      const here = i * rows + j
+      if (width * height < area) continue
+      const across = mostOf(table, weaker.x, wholeColumns[j]!, restX, j, rows, weaker.x ? weaker.x[spreadX + j]! : 0)
+      const down = mostOf(table, weaker.y, wholeRows, weaker.y ? restsY[j]!.torn : restsY[j]!.cut, i * rows, 1, weaker.y ? weaker.y[i * rows + y.twoStripsNarrower(j)]! : 0)
+      let most = Math.max(across, down)
+      for (const lie of lies) if (most === 0 && (weaker.x ? lie.width === width : lie.width <= width) && (weaker.y ? lie.height === height : lie.height <= height)) most = 1
+      if (weaker.x) most = Math.min(most, weaker.x[here]!)
+      if (weaker.y) most = Math.min(most, weaker.y[here]!)
+      table[here] = most
+      if (most > across) wholeColumns[j]!.push(i)
+      if (most > down) wholeRows.push(j)
+    }
+  }
+  return table
+}
+
+/** The most of two parts, one of them of a width in `whole`. Entries of a table lie at `base + step · index`. */
+function mostOf(table: Int16Array, weaker: Int16Array | null, whole: readonly number[], rest: Int32Array, base: number, step: number, from: number): number {
+  let best = from
+  for (let k = 0; k < whole.length; k++) {
+    const off = whole[k]!
+    const left = rest[off]!
+    if (left === 0) continue
+    const sum = table[base + step * off]! + (left > 0 ? table[base + step * left]! : weaker![base + step * (-1 - left)]!)
+    if (sum > best) best = sum
+  }
+  return best
+}
