@@ -78,6 +78,13 @@ export class Axis {
     return known
   }
 
+  /** The narrowest length that stands there and is not normal. */
+  narrowest(standing: number): number {
+    let length = this.normal[-1 - standing]! + this.strip
+    while (this.indexOf.has(length)) length += 1
+    return length
+  }
+
   /**
    * For the part of normal width `i` with the normal width `c` torn off: where what is left stands, or 0 when it is too
    * narrow a strip.

@@ -78,6 +78,7 @@ export function mostWithKnife(width: number, height: number, lies: readonly Lie[
 export function bestLayout(width: number, height: number, lies: readonly Lie[], strip: number, deckles: number): Best {
   const x = new Axis(lies.map(lie => lie.width), width, strip)
   const y = new Axis(lies.map(lie => lie.height), height, strip)
+  const columns = x.normal.length
   const rows = y.normal.length
   const restsX = x.normal.map((_, i) => ({ cut: x.rest(i, 0), torn: x.rest(i, strip) }))
   const restsY = y.normal.map((_, i) => ({ cut: y.rest(i, 0), torn: y.rest(i, strip) }))
@@ -88,6 +89,8 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   const pieceArea = lies[0]!.width * lies[0]!.height
   const keys = new Keys()
   const counts = new Map<number, number>()
+  /** By where width and height stand: 1 when every such part reaches its ceiling, 2 when the smallest does not. */
+  const reached = new Uint8Array(4 * columns * rows)
   const offcuts = new Map<number, { least: number, sure: boolean }>()
   const ranks = new Map<number, Rank>()
   const deckledRanks = new Map<number, Rank>()
@@ -113,10 +116,26 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
 
   const ceiling = (w: number, h: number) => ceilingAt(x.standing(w), y.standing(h))
 
-  /** The most pieces from a part. */
-  function count(w: number, h: number): number {
-    const most = ceiling(w, h)
+  /**
+   * The most pieces from a part. Parts whose sides stand alike share a ceiling, and of those a larger one gives no
+   * less: when the smallest reaches the ceiling, all do.
+   */
+  function count(w: number, h: number, column = x.standing(w), row = y.standing(h)): number {
+    const most = ceilingAt(column, row)
     if (strip === 0 || most === 0) return most
+    const cell = (column < 0 ? columns - 1 - column : column) * 2 * rows + (row < 0 ? rows - 1 - row : row)
+    if (reached[cell] === 1) return most
+    const smallW = column < 0 ? x.narrowest(column) : w
+    const smallH = row < 0 ? y.narrowest(row) : h
+    if (reached[cell] === 0) {
+      reached[cell] = countOf(smallW, smallH, column, row, most) === most ? 1 : 2
+      if (reached[cell] === 1) return most
+    }
+    return countOf(w, h, column, row, most)
+  }
+
+  /** The most pieces from a part of exactly that size. */
+  function countOf(w: number, h: number, column: number, row: number, most: number): number {
     const key = keys.of(w, h)
     const known = counts.get(key)
     if (known !== undefined) return known
