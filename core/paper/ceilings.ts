@@ -181,12 +181,18 @@ export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonl
       const height = y.normal[j]!
       const here = i * rows + j
       if (width * height < area) continue
-      const across = mostOf(table, weaker.x, wholeColumns[j]!, restX, j, rows, weaker.x ? weaker.x[spreadX + j]! : 0)
-      const down = mostOf(table, weaker.y, wholeRows, weaker.y ? restsY[j]!.torn : restsY[j]!.cut, i * rows, 1, weaker.y ? weaker.y[i * rows + y.twoStripsNarrower(j)]! : 0)
+      let cap = Math.floor(width * height / area)
+      if (weaker.x) cap = Math.min(cap, weaker.x[here]!)
+      if (weaker.y) cap = Math.min(cap, weaker.y[here]!)
+      const across = weaker.x
+        ? mostTorn(table, weaker.x, wholeColumns[j]!, restX, j, rows, weaker.x[spreadX + j]!, cap)
+        : mostCut(table, wholeColumns[j]!, restX, j, rows, table[here - rows]!, cap)
+      const down = weaker.y
+        ? mostTorn(table, weaker.y, wholeRows, restsY[j]!.torn, i * rows, 1, weaker.y[i * rows + y.twoStripsNarrower(j)]!, cap)
+        : mostCut(table, wholeRows, restsY[j]!.cut, i * rows, 1, table[here - 1]!, cap)
       let most = Math.max(across, down)
       for (const lie of lies) if (most === 0 && (weaker.x ? lie.width === width : lie.width <= width) && (weaker.y ? lie.height === height : lie.height <= height)) most = 1
-      if (weaker.x) most = Math.min(most, weaker.x[here]!)
-      if (weaker.y) most = Math.min(most, weaker.y[here]!)
+      most = Math.min(most, cap)
       table[here] = most
       if (most > across) wholeColumns[j]!.push(i)
       if (most > down) wholeRows.push(j)
@@ -195,14 +201,30 @@ export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonl
   return table
 }
 
-/** The most of two parts, one of them of a width in `whole`. Entries of a table lie at `base + step · index`. */
-function mostOf(table: Int16Array, weaker: Int16Array | null, whole: readonly number[], rest: Int32Array, base: number, step: number, from: number): number {
+/**
+ * The most of two parts cut with a knife, one of them of a width in `whole` and no wider than the other; `from` is what
+ * the next narrower part gives. Entries of the table lie at `base + step · index`.
+ */
+function mostCut(table: Int16Array, whole: readonly number[], rest: Int32Array, base: number, step: number, from: number, cap: number): number {
   let best = from
-  for (let k = 0; k < whole.length; k++) {
+  for (let k = 0; k < whole.length && best < cap; k++) {
+    const off = whole[k]!
+    const left = rest[off]!
+    if (left < off) break
+    const sum = table[base + step * off]! + table[base + step * left]!
+    if (sum > best) best = sum
+  }
+  return best
+}
+
+/** The most of two parts torn, one of them of a width in `whole`; `weaker` is for what is left and not of normal width. */
+function mostTorn(table: Int16Array, weaker: Int16Array, whole: readonly number[], rest: Int32Array, base: number, step: number, from: number, cap: number): number {
+  let best = from
+  for (let k = 0; k < whole.length && best < cap; k++) {
     const off = whole[k]!
     const left = rest[off]!
     if (left === 0) continue
-    const sum = table[base + step * off]! + (left > 0 ? table[base + step * left]! : weaker![base + step * (-1 - left)]!)
+    const sum = table[base + step * off]! + (left > 0 ? table[base + step * left]! : weaker[base + step * (-1 - left)]!)
     if (sum > best) best = sum
   }
   return best
