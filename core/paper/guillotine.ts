@@ -22,6 +22,8 @@ export type Layout =
 
 export interface Best {
   pieces: number
+  /** Pieces a knife gives; strips may then be as narrow as one likes. */
+  cut: number
   points: number
   tears: number
   /** Area of the largest single offcut. */
@@ -59,14 +61,6 @@ class Keys {
 }
 
 interface Rank { points: number, tears: number, offcut: number, across: 'x' | 'y' | 'piece' | 'offcut', at: number }
-
-/** The most pieces a knife gives; strips may then be as narrow as one likes. */
-export function mostWithKnife(width: number, height: number, lies: readonly Lie[]): number {
-  const x = new Axis(lies.map(lie => lie.width), width, 0)
-  const y = new Axis(lies.map(lie => lie.height), height, 0)
-  const rests = (axis: Axis) => axis.normal.map((_, i) => ({ cut: axis.rest(i, 0), torn: axis.rest(i, 0) }))
-  return ceilings(x, y, lies, rests(x), rests(y), { x: null, y: null }).at(-1)!
-}
 
 /**
  * The best lay-out of one part.
@@ -296,5 +290,5 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   }
 
   const { points, tears, offcut } = deckled(width, height, deckles)
-  return { pieces: count(width, height), points, tears, offcut, layout: layoutOf(width, height, deckles) }
+  return { pieces: count(width, height), cut: knife.at(-1)!, points, tears, offcut, layout: layoutOf(width, height, deckles) }
 }

@@ -1,5 +1,5 @@
 import type { Lie } from './ceilings'
-import { bestLayout, deckleBits, type Layout, mostWithKnife } from './guillotine'
+import { bestLayout, deckleBits, type Layout } from './guillotine'
 
 export type Edge = 'left' | 'right' | 'top' | 'bottom'
 export const edges: readonly Edge[] = ['left', 'right', 'top', 'bottom']
@@ -165,9 +165,8 @@ export function planTears(request: TearRequest): TearPlan {
     return { x, y, kept, best: bestLayout(width, height, lies, units(strip), wanted ? bitsOf(kept) : 0) }
   }))
   const { x, y, kept, best } = tried.reduce((a, b) => (b.best.points > a.best.points || (b.best.points === a.best.points && b.best.tears < a.best.tears) ? b : a))
-  const knife = strip > 0 ? mostWithKnife(width, height, lies) : best.pieces
-  const knifeGives = knife > best.pieces ? knife : null
-  if (best.pieces === 0) return { ...empty(whyNothing(request, ways.length, knife)), knifeGives }
+  const knifeGives = best.cut > best.pieces ? best.cut : null
+  if (best.pieces === 0) return { ...empty(whyNothing(request, ways.length, best.cut)), knifeGives }
   const plan: TearPlan = {
     ...empty(''), perSheet: best.pieces, sheets: Math.ceil(request.count / best.pieces), knifeGives, datum: { x, y },
     waste: 1 - best.pieces * piece.width * piece.height / (sheet.width * sheet.height),
