@@ -47,19 +47,15 @@ export class Axis {
   /** True when two normal widths lie closer than a strip, so that strips may have to be spread over several parts. */
   readonly close: boolean
   private readonly indexOf: Map<number, number>
-  private readonly withStrips: number[]
+  private withStrips: number[] | null = null
+  private readonly ids = new Map<number, number>()
   private readonly placesOf = [new Map<number, Places>(), new Map<number, Places>()]
   private readonly standings = new Map<number, number>()
 
-  constructor(lengths: readonly number[], most: number, readonly strip: number) {
+  constructor(private readonly lengths: readonly number[], private readonly most: number, readonly strip: number) {
     this.normal = sums(lengths, most)
     this.indexOf = new Map(this.normal.map((length, i) => [length, i]))
     this.close = this.normal.some((value, i) => i > 1 && value - this.normal[i - 1]! < strip)
-    this.withStrips = this.close ? sums([...lengths, strip], most) : this.normal
-  }
-
-  isNormal(length: number): boolean {
-    return this.indexOf.has(length)
   }
 
   /** Index of the widest normal width not above a length. */
@@ -76,6 +72,14 @@ export class Axis {
       this.standings.set(length, known)
     }
     return known
+  }
+
+  /** A small number for a length that stands there: its index when it is normal. */
+  id(length: number, standing: number): number {
+    if (standing >= 0) return standing
+    let id = this.ids.get(length)
+    if (id === undefined) this.ids.set(length, id = this.normal.length + this.ids.size)
+    return id
   }
 
   /** The narrowest length that stands there and is not normal. */
@@ -119,7 +123,7 @@ export class Axis {
   places(length: number, stripsAdded: boolean): Places {
     const kept = this.placesOf[stripsAdded ? 1 : 0]!
     let known = kept.get(length)
-    if (!known) kept.set(length, known = this.findPlaces(length, stripsAdded ? this.withStrips : this.normal))
+    if (!known) kept.set(length, known = this.findPlaces(length, stripsAdded ? this.withStrips ??= sums([...this.lengths, this.strip], this.most) : this.normal))
     return known
   }
 

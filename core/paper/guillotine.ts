@@ -31,36 +31,45 @@ export interface Best {
   layout: Layout
 }
 
+/** More different lengths than any search meets; keeps the key of a part a small whole number. */
+const mostLengths = 46_000
+
 export const deckleBits = { left: 1, right: 2, top: 4, bottom: 8 } as const
 
 /**
- * A tear of a part: the two parts it leaves, where it lies, their ceilings, and the offcuts they leave together at
- * least. Returns true to stop.
+ * One part of the sheet: its sides, where they stand in the ceilings, and what the search has found out about it.
+ * Unknown numbers are −1.
  */
-type Tear = (w1: number, h1: number, w2: number, h2: number, across: 'x' | 'y', at: number, first: number, second: number, leastOffcuts: number) => boolean
+interface Part {
+  readonly width: number
+  readonly height: number
+  readonly column: number
+  readonly row: number
+  readonly widthId: number
+  readonly heightId: number
+  /** No fewer than the most pieces it gives. */
+  readonly most: number
+  /** The smallest part whose sides stand alike; itself when it is of normal width and height. */
+  alike: Part | null
+  pieces: number
+  /** Offcuts it must leave: at least so many, and exactly that when `sure`. */
+  leastOffcuts: number
+  sure: boolean
+  rank: Rank | null
+  /** Ranks by the bits of its deckled sides. */
+  deckled: (Rank | undefined)[] | null
+}
+
+interface Rank { points: number, tears: number, offcut: number, across: 'x' | 'y' | 'piece' | 'offcut', at: number }
+
+/** What a tear leaves, and where it lies. Returns true to stop. */
+type Tear = (first: Part, second: Part, across: 'x' | 'y', at: number) => boolean
 
 /**
  * Two parts neither of which is of normal width need strips spread over both only if each holds rows of different
  * widths, and so two offcuts at least; with fewer, one of them can be narrowed to a normal width.
  */
 const spreads = (offcuts: number) => offcuts >= 4
-
-/** One small number for a width and a height. */
-class Keys {
-  private readonly ids = new Map<number, number>()
-
-  private id(length: number): number {
-    let id = this.ids.get(length)
-    if (id === undefined) this.ids.set(length, id = this.ids.size)
-    return id
-  }
-
-  of(width: number, height: number): number {
-    return this.id(width) * 46_000 + this.id(height)
-  }
-}
-
-interface Rank { points: number, tears: number, offcut: number, across: 'x' | 'y' | 'piece' | 'offcut', at: number }
 
 /**
  * The best lay-out of one part.
@@ -72,7 +81,6 @@ interface Rank { points: number, tears: number, offcut: number, across: 'x' | 'y
 export function bestLayout(width: number, height: number, lies: readonly Lie[], strip: number, deckles: number): Best {
   const x = new Axis(lies.map(lie => lie.width), width, strip)
   const y = new Axis(lies.map(lie => lie.height), height, strip)
-  const columns = x.normal.length
   const rows = y.normal.length
   const restsX = x.normal.map((_, i) => ({ cut: x.rest(i, 0), torn: x.rest(i, strip) }))
   const restsY = y.normal.map((_, i) => ({ cut: y.rest(i, 0), torn: y.rest(i, strip) }))
@@ -81,23 +89,8 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   const tornY = strip === 0 ? knife : ceilings(x, y, lies, restsX, restsY, { x: null, y: knife })
   const torn = strip === 0 ? knife : ceilings(x, y, lies, restsX, restsY, { x: tornY, y: tornX })
   const pieceArea = lies[0]!.width * lies[0]!.height
-  const keys = new Keys()
-  const counts = new Map<number, number>()
-  /** By where width and height stand: 1 when every such part reaches its ceiling, 2 when the smallest does not. */
-  const reached = new Uint8Array(4 * columns * rows)
-  const offcuts = new Map<number, { least: number, sure: boolean }>()
-  const ranks = new Map<number, Rank>()
-  const deckledRanks = new Map<number, Rank>()
-
-  /** The way a piece fills that part exactly, of two (a square) the one with more points; -1 for none. */
-  const lieOf = (w: number, h: number, sides = 0) => {
-    let best = -1
-    for (let i = 0; i < lies.length; i++) {
-      const lie = lies[i]!
-      if (lie.width === w && lie.height === h && (best < 0 || lie.points[sides]! > lies[best]!.points[sides]!)) best = i
-    }
-    return best
-  }
+  const normalParts: (Part | undefined)[] = []
+  const otherParts = new Map<number, Part>()
 
   /** A ceiling, by where width and height stand. */
   function ceilingAt(column: number, row: number): number {
@@ -105,190 +98,206 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     return row >= 0 ? tornY[(-1 - column) * rows + row]! : knife[(-1 - column) * rows - 1 - row]!
   }
 
+  /** Each part is made once. */
+  function partOf(width: number, height: number, column: number, row: number, widthId: number, heightId: number): Part {
+    const normal = column >= 0 && row >= 0
+    const key = normal ? column * rows + row : widthId * mostLengths + heightId
+    const known = normal ? normalParts[key] : otherParts.get(key)
+    if (known) return known
+    const most = ceilingAt(column, row)
+    const part: Part = { width, height, column, row, widthId, heightId, most, alike: null, pieces: strip === 0 || most === 0 ? most : -1, leastOffcuts: -1, sure: false, rank: null, deckled: null }
+    if (normal) normalParts[key] = part
+    else otherParts.set(key, part)
+    return part
+  }
+
+  function partSized(width: number, height: number): Part {
+    const column = x.standing(width)
+    const row = y.standing(height)
+    return partOf(width, height, column, row, x.id(width, column), y.id(height, row))
+  }
+
+  const alike = (part: Part) => part.alike ??= part.column >= 0 && part.row >= 0
+    ? part
+    : partSized(part.column >= 0 ? part.width : x.narrowest(part.column), part.row >= 0 ? part.height : y.narrowest(part.row))
+
+  /** The way a piece fills that part exactly, of two (a square) the one with more points; -1 for none. */
+  function lieOf({ width, height }: Part, sides = 0): number {
+    let best = -1
+    for (let i = 0; i < lies.length; i++) {
+      const lie = lies[i]!
+      if (lie.width === width && lie.height === height && (best < 0 || lie.points[sides]! > lies[best]!.points[sides]!)) best = i
+    }
+    return best
+  }
+
   /** Offcuts a part leaves at least, by where its sides stand: one in each direction that pieces do not fill. */
   const wastes = (most: number, column: number, row: number) => (most === 0 ? 1 : (column < 0 ? 1 : 0) + (row < 0 ? 1 : 0))
 
-  const ceiling = (w: number, h: number) => ceilingAt(x.standing(w), y.standing(h))
+  /** Go through the tears of a part that may give so many pieces and leave no more than so many offcuts, until `stop` says so. */
+  function forEachTear(part: Part, stripsAdded: boolean, pieces: number, mostOffcuts: number, stop: Tear): boolean {
+    const { width, height, column, row, widthId, heightId } = part
+    const across = x.places(width, stripsAdded && x.close)
+    for (let i = 0; i < across.at.length; i++) {
+      const near = across.near[i]!
+      const far = across.far[i]!
+      const first = ceilingAt(near, row)
+      const second = ceilingAt(far, row)
+      if (first + second < pieces || wastes(first, near, row) + wastes(second, far, row) > mostOffcuts) continue
+      const at = across.at[i]!
+      if (stop(partOf(at, height, near, row, x.id(at, near), heightId), partOf(width - at, height, far, row, x.id(width - at, far), heightId), 'x', at)) return true
+    }
+    const down = y.places(height, stripsAdded && y.close)
+    for (let i = 0; i < down.at.length; i++) {
+      const near = down.near[i]!
+      const far = down.far[i]!
+      const first = ceilingAt(column, near)
+      const second = ceilingAt(column, far)
+      if (first + second < pieces || wastes(first, column, near) + wastes(second, column, far) > mostOffcuts) continue
+      const at = down.at[i]!
+      if (stop(partOf(width, at, column, near, widthId, y.id(at, near)), partOf(width, height - at, column, far, widthId, y.id(height - at, far)), 'y', at)) return true
+    }
+    return false
+  }
 
   /**
    * The most pieces from a part. Parts whose sides stand alike share a ceiling, and of those a larger one gives no
    * less: when the smallest reaches the ceiling, all do.
    */
-  function count(w: number, h: number, column = x.standing(w), row = y.standing(h)): number {
-    const most = ceilingAt(column, row)
-    if (strip === 0 || most === 0) return most
-    const cell = (column < 0 ? columns - 1 - column : column) * 2 * rows + (row < 0 ? rows - 1 - row : row)
-    if (reached[cell] === 1) return most
-    const smallW = column < 0 ? x.narrowest(column) : w
-    const smallH = row < 0 ? y.narrowest(row) : h
-    if (reached[cell] === 0) {
-      reached[cell] = countOf(smallW, smallH, column, row, most) === most ? 1 : 2
-      if (reached[cell] === 1) return most
-    }
-    return countOf(w, h, column, row, most)
+  function count(part: Part): number {
+    if (part.pieces < 0) part.pieces = alike(part) !== part && count(alike(part)) === part.most ? part.most : tried(part)
+    return part.pieces
   }
 
-  /** The most pieces from a part of exactly that size. */
-  function countOf(w: number, h: number, column: number, row: number, most: number): number {
-    const key = keys.of(w, h)
-    const known = counts.get(key)
-    if (known !== undefined) return known
-    let best = lieOf(w, h) >= 0 ? 1 : 0
-    for (const stripsAdded of [false, true]) {
-      if (best >= most || (stripsAdded && !x.close && !y.close)) break
-      forEachTear(w, h, stripsAdded, (w1, h1, w2, h2, _across, _at, first, second) => {
-        if (first + second <= best) return false
-        const near = count(w1, h1)
-        if (near + second > best) best = Math.max(best, near + count(w2, h2))
-        return best >= most
-      })
+  /** The most pieces from a part, by trying its tears; those that may reach the ceiling first. */
+  function tried(part: Part): number {
+    let best = lieOf(part) >= 0 ? 1 : 0
+    for (const wanted of [part.most, 1]) {
+      for (const stripsAdded of [false, true]) {
+        if (best >= part.most || (stripsAdded && !x.close && !y.close)) break
+        forEachTear(part, stripsAdded, wanted, Infinity, (first, second) => {
+          if (first.most + second.most <= best) return false
+          if (count(first) + second.most > best) best = Math.max(best, count(first) + count(second))
+          return best >= part.most
+        })
+      }
     }
-    counts.set(key, best)
     return best
   }
 
-  /** Go through the tears of a part, with the ceilings of what they leave, until `stop` says so. */
-  function forEachTear(w: number, h: number, stripsAdded: boolean, stop: Tear): boolean {
-    const row = y.standing(h)
-    const across = x.places(w, stripsAdded && x.close)
-    for (let i = 0; i < across.at.length; i++) {
-      const at = across.at[i]!
-      const near = across.near[i]!
-      const far = across.far[i]!
-      const first = ceilingAt(near, row)
-      const second = ceilingAt(far, row)
-      if (stop(at, h, w - at, h, 'x', at, first, second, wastes(first, near, row) + wastes(second, far, row))) return true
-    }
-    const column = x.standing(w)
-    const down = y.places(h, stripsAdded && y.close)
-    for (let i = 0; i < down.at.length; i++) {
-      const at = down.at[i]!
-      const near = down.near[i]!
-      const far = down.far[i]!
-      const first = ceilingAt(column, near)
-      const second = ceilingAt(column, far)
-      if (stop(w, at, w, h - at, 'y', at, first, second, wastes(first, column, near) + wastes(second, column, far))) return true
-    }
-    return false
-  }
-
   /** The tears of a part that keep all its pieces and may leave no more than so many offcuts. */
-  function forEachKeeping(w: number, h: number, stripsAdded: boolean, mostOffcuts: number, stop: (w1: number, h1: number, w2: number, h2: number, across: 'x' | 'y', at: number) => boolean): boolean {
-    const pieces = count(w, h)
-    return forEachTear(w, h, stripsAdded, (w1, h1, w2, h2, across, at, first, second, leastOffcuts) => {
-      if (first + second < pieces || leastOffcuts > mostOffcuts) return false
-      if (strip > 0 && (count(w1, h1) + second < pieces || count(w1, h1) + count(w2, h2) < pieces)) return false
-      return stop(w1, h1, w2, h2, across, at)
-    })
+  function forEachKeeping(part: Part, stripsAdded: boolean, mostOffcuts: number, stop: Tear): boolean {
+    const pieces = count(part)
+    return forEachTear(part, stripsAdded, pieces, mostOffcuts, (first, second, across, at) => (
+      count(first) + second.most >= pieces && count(first) + count(second) >= pieces && stop(first, second, across, at)
+    ))
   }
 
-  /** What is known of the number of offcuts a part must leave: at least `least`, and exactly that when `sure`. */
-  function offcutsOf(w: number, h: number): { least: number, sure: boolean } {
-    const key = keys.of(w, h)
-    let known = offcuts.get(key)
-    if (!known) {
-      const pieces = count(w, h)
-      if (pieces === 0) known = { least: 1, sure: true }
-      else if (lieOf(w, h) >= 0) known = { least: 0, sure: true }
-      else known = { least: Math.max(w * h > pieces * pieceArea ? 1 : 0, (x.isNormal(w) ? 0 : 1) + (y.isNormal(h) ? 0 : 1)), sure: false }
-      offcuts.set(key, known)
-    }
-    return known
+  /** Offcuts a part must leave at least, as far as is known. */
+  function leastOffcuts(part: Part): number {
+    if (part.leastOffcuts >= 0) return part.leastOffcuts
+    const pieces = count(part)
+    if (pieces === 0) Object.assign(part, { leastOffcuts: 1, sure: true })
+    else if (lieOf(part) >= 0) Object.assign(part, { leastOffcuts: 0, sure: true })
+    else part.leastOffcuts = Math.max(part.width * part.height > pieces * pieceArea ? 1 : 0, wastes(pieces, part.column, part.row))
+    return part.leastOffcuts
   }
 
-  /** True when a part can be laid out, with all its pieces, leaving no more than `most` offcuts. */
-  function within(w: number, h: number, most: number): boolean {
-    const known = offcutsOf(w, h)
-    while (!known.sure && known.least <= most) {
-      if (forEachKeeping(w, h, spreads(known.least), known.least, (w1, h1, w2, h2) => {
-        const a = offcutsOf(w1, h1)
-        const b = offcutsOf(w2, h2)
-        return a.least + b.least <= known.least && within(w1, h1, known.least - b.least) && within(w2, h2, known.least - a.least)
-      })) known.sure = true
-      else known.least += 1
+  /**
+   * True when a part can be laid out, with all its pieces, leaving no more than `most` offcuts. Of parts that stand
+   * alike and give as many pieces a larger one needs no more offcuts: the strips in it are only wider.
+   */
+  function within(part: Part, most: number): boolean {
+    let least = leastOffcuts(part)
+    while (!part.sure && least <= most) {
+      const smallest = alike(part)
+      if ((smallest !== part && count(smallest) === count(part) && within(smallest, least))
+        || forEachKeeping(part, spreads(least), least, (first, second) => (
+          leastOffcuts(first) + leastOffcuts(second) <= least && within(first, least - leastOffcuts(second)) && within(second, least - leastOffcuts(first))
+        ))) part.sure = true
+      else part.leastOffcuts = least += 1
     }
-    return known.least <= most
+    return part.leastOffcuts <= most
   }
 
   /** The fewest offcuts, exactly. */
-  function fewestOffcuts(w: number, h: number): number {
-    within(w, h, Infinity)
-    return offcutsOf(w, h).least
+  function fewestOffcuts(part: Part): number {
+    within(part, Infinity)
+    return part.leastOffcuts
   }
 
+  const wasteOf = (part: Part) => part.width * part.height - count(part) * pieceArea
+
   /** Fewest tears, then the largest offcut, of a part where no deckle is wanted. */
-  function rank(w: number, h: number): Rank {
-    const pieces = count(w, h)
-    if (pieces === 0) return { points: 0, tears: 0, offcut: w * h, across: 'offcut', at: 0 }
-    const lie = lieOf(w, h)
-    if (lie >= 0) return { points: lies[lie]!.points[0]!, tears: 0, offcut: 0, across: 'piece', at: lie }
-    const key = keys.of(w, h)
-    const known = ranks.get(key)
-    if (known) return known
-    const least = fewestOffcuts(w, h)
+  function rank(part: Part): Rank {
+    if (part.rank) return part.rank
+    const pieces = count(part)
+    if (pieces === 0) return part.rank = { points: 0, tears: 0, offcut: part.width * part.height, across: 'offcut', at: 0 }
+    const lie = lieOf(part)
+    if (lie >= 0) return part.rank = { points: lies[lie]!.points[0]!, tears: 0, offcut: 0, across: 'piece', at: lie }
+    const least = fewestOffcuts(part)
     const found: Rank = { points: 0, tears: pieces + least - 1, offcut: -1, across: 'x', at: 0 }
-    const all = w * h - pieces * pieceArea
-    forEachKeeping(w, h, spreads(least), least, (w1, h1, w2, h2, across, at) => {
-      const a = offcutsOf(w1, h1)
-      const b = offcutsOf(w2, h2)
-      if (a.least + b.least > least || Math.max(w1 * h1 - count(w1, h1) * pieceArea, w2 * h2 - count(w2, h2) * pieceArea) <= found.offcut) return false
-      if (!within(w1, h1, least - b.least) || !within(w2, h2, least - a.least)) return false
-      const offcut = Math.max(rank(w1, h1).offcut, rank(w2, h2).offcut)
+    const all = wasteOf(part)
+    forEachKeeping(part, spreads(least), least, (first, second, across, at) => {
+      const a = leastOffcuts(first)
+      const b = leastOffcuts(second)
+      if (a + b > least || Math.max(wasteOf(first), wasteOf(second)) <= found.offcut) return false
+      if (!within(first, least - b) || !within(second, least - a)) return false
+      const offcut = Math.max(rank(first).offcut, rank(second).offcut)
       if (offcut > found.offcut) Object.assign(found, { offcut, across, at })
       return found.offcut === all
     })
-    ranks.set(key, found)
-    return found
+    return part.rank = found
   }
 
   const shortest = Math.min(...lies.map(lie => Math.min(lie.width, lie.height)))
 
   /** No part earns more points than it has pieces along its deckled sides. */
-  function pointsCeiling(w: number, h: number, sides: number): number {
+  function pointsCeiling({ width, height }: Part, sides: number): number {
     const along = (bit: number, length: number) => ((sides & bit) === 0 ? 0 : Math.floor(length / shortest))
-    return along(deckleBits.left, h) + along(deckleBits.right, h) + along(deckleBits.top, w) + along(deckleBits.bottom, w)
+    return along(deckleBits.left, height) + along(deckleBits.right, height) + along(deckleBits.top, width) + along(deckleBits.bottom, width)
   }
 
   /** Most points, then fewest tears, then the largest offcut, of a part with the given deckled sides. */
-  function deckled(w: number, h: number, sides: number): Rank {
-    const pieces = count(w, h)
-    if (sides === 0 || pieces === 0) return rank(w, h)
-    const lie = lieOf(w, h, sides)
+  function deckled(part: Part, sides: number): Rank {
+    const pieces = count(part)
+    if (sides === 0 || pieces === 0) return rank(part)
+    const lie = lieOf(part, sides)
     if (lie >= 0) return { points: lies[lie]!.points[sides]!, tears: 0, offcut: 0, across: 'piece', at: lie }
-    const key = keys.of(w, h) * 16 + sides
-    const known = deckledRanks.get(key)
+    part.deckled ??= []
+    const known = part.deckled[sides]
     if (known) return known
     const found: Rank = { points: -1, tears: Infinity, offcut: -1, across: 'x', at: 0 }
-    const consider = (across: 'x' | 'y', at: number) => {
-      const [w1, h1, w2, h2] = across === 'x' ? [at, h, w - at, h] : [w, at, w, h - at]
+    const consider = (first: Part, second: Part, across: 'x' | 'y', at: number) => {
       const [sides1, sides2] = across === 'x' ? [sides & ~deckleBits.right, sides & ~deckleBits.left] : [sides & ~deckleBits.bottom, sides & ~deckleBits.top]
-      const reach = pointsCeiling(w1, h1, sides1) + pointsCeiling(w2, h2, sides2)
-      if (reach < found.points || (reach === found.points && pieces + offcutsOf(w1, h1).least + offcutsOf(w2, h2).least - 1 > found.tears)) return
-      const a = deckled(w1, h1, sides1)
-      const b = deckled(w2, h2, sides2)
+      const reach = pointsCeiling(first, sides1) + pointsCeiling(second, sides2)
+      if (reach < found.points || (reach === found.points && pieces + leastOffcuts(first) + leastOffcuts(second) - 1 > found.tears)) return
+      const a = deckled(first, sides1)
+      const b = deckled(second, sides2)
       const points = a.points + b.points
       const tears = a.tears + b.tears + 1
       const offcut = Math.max(a.offcut, b.offcut)
       if (points > found.points || (points === found.points && (tears < found.tears || (tears === found.tears && offcut > found.offcut)))) Object.assign(found, { points, tears, offcut, across, at })
     }
-    forEachKeeping(w, h, true, Infinity, (w1, h1, w2, h2, across, at) => {
-      consider(across, at)
-      consider(across, across === 'x' ? w2 : h2)
+    forEachKeeping(part, true, Infinity, (first, second, across, at) => {
+      consider(first, second, across, at)
+      consider(second, first, across, across === 'x' ? second.width : second.height)
       return false
     })
-    deckledRanks.set(key, found)
-    return found
+    return part.deckled[sides] = found
   }
 
-  function layoutOf(w: number, h: number, sides: number): Layout {
-    const { across, at } = deckled(w, h, sides)
+  function layoutOf(part: Part, sides: number): Layout {
+    const { across, at } = deckled(part, sides)
     if (across === 'piece') return { kind: 'piece', lie: at }
     if (across === 'offcut') return { kind: 'offcut' }
+    const { width, height } = part
     return across === 'x'
-      ? { kind: 'torn', across, at, first: layoutOf(at, h, sides & ~deckleBits.right), second: layoutOf(w - at, h, sides & ~deckleBits.left) }
-      : { kind: 'torn', across, at, first: layoutOf(w, at, sides & ~deckleBits.bottom), second: layoutOf(w, h - at, sides & ~deckleBits.top) }
+      ? { kind: 'torn', across, at, first: layoutOf(partSized(at, height), sides & ~deckleBits.right), second: layoutOf(partSized(width - at, height), sides & ~deckleBits.left) }
+      : { kind: 'torn', across, at, first: layoutOf(partSized(width, at), sides & ~deckleBits.bottom), second: layoutOf(partSized(width, height - at), sides & ~deckleBits.top) }
   }
 
-  const { points, tears, offcut } = deckled(width, height, deckles)
-  return { pieces: count(width, height), cut: knife.at(-1)!, points, tears, offcut, layout: layoutOf(width, height, deckles) }
+  const whole = partSized(width, height)
+  const { points, tears, offcut } = deckled(whole, deckles)
+  return { pieces: count(whole), cut: knife.at(-1)!, points, tears, offcut, layout: layoutOf(whole, deckles) }
 }
