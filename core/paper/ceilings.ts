@@ -160,6 +160,9 @@ export class Axis {
   }
 }
 
+/** No fewer than the most pieces of each part, by the indices of its width and height; kept both ways, as each is read along. */
+export interface Ceilings { byColumn: Int16Array, byRow: Int16Array }
+
 /**
  * Ceilings for every part of normal width and height: no fewer than the most pieces it gives. With `weaker.x` waste
  * across the width must be a strip at least, and `weaker.x` are the ceilings with a knife allowed there, for the parts
@@ -170,65 +173,67 @@ export class Axis {
  * columns: `whole` lists, for each height, the widths whose ceiling only a tear the other way reaches. The lists are short,
  * which is what makes this quick.
  */
-export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonly Rests[], restsY: readonly Rests[], weaker: { x: Int16Array | null, y: Int16Array | null }): Int16Array {
+export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonly Rests[], restsY: readonly Rests[], weaker: { x: Ceilings | null, y: Ceilings | null }): Ceilings {
   const columns = x.normal.length
   const rows = y.normal.length
-  const table = new Int16Array(columns * rows)
+  const byColumn = new Int16Array(columns * rows)
+  const byRow = new Int16Array(columns * rows)
   const area = lies[0]!.width * lies[0]!.height
   const wholeColumns = Array.from({ length: rows }, (): number[] => [])
   for (let i = 1; i < columns; i++) {
     const width = x.normal[i]!
-    const restX = weaker.x ? restsX[i]!.torn : restsX[i]!.cut
-    const spreadX = weaker.x ? x.twoStripsNarrower(i) * rows : 0
+    const narrower = weaker.x ? x.twoStripsNarrower(i) : i - 1
     const wholeRows: number[] = []
     for (let j = 1; j < rows; j++) {
       const height = y.normal[j]!
-      const here = i * rows + j
       if (width * height < area) continue
+      const here = i * rows + j
       let cap = Math.floor(width * height / area)
-      if (weaker.x) cap = Math.min(cap, weaker.x[here]!)
-      if (weaker.y) cap = Math.min(cap, weaker.y[here]!)
+      if (weaker.x) cap = Math.min(cap, weaker.x.byColumn[here]!)
+      if (weaker.y) cap = Math.min(cap, weaker.y.byColumn[here]!)
       const across = weaker.x
-        ? mostTorn(table, weaker.x, wholeColumns[j]!, restX, j, rows, weaker.x[spreadX + j]!, cap)
-        : mostCut(table, wholeColumns[j]!, restX, j, rows, table[here - rows]!, cap)
+        ? mostTorn(byRow, weaker.x.byRow, wholeColumns[j]!, restsX[i]!.torn, j * columns, narrower, cap)
+        : mostCut(byRow, wholeColumns[j]!, restsX[i]!.cut, j * columns, narrower, cap)
       const down = weaker.y
-        ? mostTorn(table, weaker.y, wholeRows, restsY[j]!.torn, i * rows, 1, weaker.y[i * rows + y.twoStripsNarrower(j)]!, cap)
-        : mostCut(table, wholeRows, restsY[j]!.cut, i * rows, 1, table[here - 1]!, cap)
+        ? mostTorn(byColumn, weaker.y.byColumn, wholeRows, restsY[j]!.torn, i * rows, y.twoStripsNarrower(j), cap)
+        : mostCut(byColumn, wholeRows, restsY[j]!.cut, i * rows, j - 1, cap)
       let most = Math.max(across, down)
       for (const lie of lies) if (most === 0 && (weaker.x ? lie.width === width : lie.width <= width) && (weaker.y ? lie.height === height : lie.height <= height)) most = 1
-      most = Math.min(most, cap)
-      table[here] = most
+      byColumn[here] = byRow[j * columns + i] = most = Math.min(most, cap)
       if (most > across) wholeColumns[j]!.push(i)
       if (most > down) wholeRows.push(j)
     }
   }
-  return table
+  return { byColumn, byRow }
 }
 
 /**
- * The most of two parts cut with a knife, one of them of a width in `whole` and no wider than the other; `from` is what
- * the next narrower part gives. Entries of the table lie at `base + step · index`.
+ * The most of two parts cut with a knife, one of them of a width in `whole` and no wider than the other, or of the next
+ * `narrower` part. Entries of the table lie at `base + index`; nothing gives more than `cap`.
  */
-function mostCut(table: Int16Array, whole: readonly number[], rest: Int32Array, base: number, step: number, from: number, cap: number): number {
-  let best = from
+function mostCut(table: Int16Array, whole: readonly number[], rest: Int32Array, base: number, narrower: number, cap: number): number {
+  let best = table[base + narrower]!
   for (let k = 0; k < whole.length && best < cap; k++) {
     const off = whole[k]!
     const left = rest[off]!
     if (left < off) break
-    const sum = table[base + step * off]! + table[base + step * left]!
+    const sum = table[base + off]! + table[base + left]!
     if (sum > best) best = sum
   }
   return best
 }
 
-/** The most of two parts torn, one of them of a width in `whole`; `weaker` is for what is left and not of normal width. */
-function mostTorn(table: Int16Array, weaker: Int16Array, whole: readonly number[], rest: Int32Array, base: number, step: number, from: number, cap: number): number {
-  let best = from
+/**
+ * The most of two parts torn, one of them of a width in `whole`, or of two that are not of normal width and so two strips
+ * `narrower` together; `weaker` is for what is left and not of normal width.
+ */
+function mostTorn(table: Int16Array, weaker: Int16Array, whole: readonly number[], rest: Int32Array, base: number, narrower: number, cap: number): number {
+  let best = weaker[base + narrower]!
   for (let k = 0; k < whole.length && best < cap; k++) {
     const off = whole[k]!
     const left = rest[off]!
     if (left === 0) continue
-    const sum = table[base + step * off]! + (left > 0 ? table[base + step * left]! : weaker[base + step * (-1 - left)]!)
+    const sum = table[base + off]! + (left > 0 ? table[base + left]! : weaker[base - 1 - left]!)
     if (sum > best) best = sum
   }
   return best

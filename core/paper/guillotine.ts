@@ -81,6 +81,7 @@ const spreads = (offcuts: number) => offcuts >= 4
 export function bestLayout(width: number, height: number, lies: readonly Lie[], strip: number, deckles: number): Best {
   const x = new Axis(lies.map(lie => lie.width), width, strip)
   const y = new Axis(lies.map(lie => lie.height), height, strip)
+  const columns = x.normal.length
   const rows = y.normal.length
   const restsX = x.normal.map((_, i) => ({ cut: x.rest(i, 0), torn: x.rest(i, strip) }))
   const restsY = y.normal.map((_, i) => ({ cut: y.rest(i, 0), torn: y.rest(i, strip) }))
@@ -89,13 +90,16 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   const tornY = strip === 0 ? knife : ceilings(x, y, lies, restsX, restsY, { x: null, y: knife })
   const torn = strip === 0 ? knife : ceilings(x, y, lies, restsX, restsY, { x: tornY, y: tornX })
   const pieceArea = lies[0]!.width * lies[0]!.height
-  const normalParts: (Part | undefined)[] = []
+  const normalParts = new Array<Part | undefined>(columns * rows)
   const otherParts = new Map<number, Part>()
 
-  /** A ceiling, by where width and height stand. */
+  /** Ceilings by where width and height stand: of normal ones or not. */
+  const across = (row: number) => (row >= 0 ? { normal: torn.byRow, other: tornY.byRow, base: row * columns } : { normal: tornX.byRow, other: knife.byRow, base: (-1 - row) * columns })
+  const down = (column: number) => (column >= 0 ? { normal: torn.byColumn, other: tornX.byColumn, base: column * rows } : { normal: tornY.byColumn, other: knife.byColumn, base: (-1 - column) * rows })
+
   function ceilingAt(column: number, row: number): number {
-    if (column >= 0) return row >= 0 ? torn[column * rows + row]! : tornX[column * rows - 1 - row]!
-    return row >= 0 ? tornY[(-1 - column) * rows + row]! : knife[(-1 - column) * rows - 1 - row]!
+    const { normal, other, base } = across(row)
+    return column >= 0 ? normal[base + column]! : other[base - 1 - column]!
   }
 
   /** Each part is made once. */
@@ -137,24 +141,26 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   /** Go through the tears of a part that may give so many pieces and leave no more than so many offcuts, until `stop` says so. */
   function forEachTear(part: Part, stripsAdded: boolean, pieces: number, mostOffcuts: number, stop: Tear): boolean {
     const { width, height, column, row, widthId, heightId } = part
-    const across = x.places(width, stripsAdded && x.close)
-    for (let i = 0; i < across.at.length; i++) {
-      const near = across.near[i]!
-      const far = across.far[i]!
-      const first = ceilingAt(near, row)
-      const second = ceilingAt(far, row)
+    const columnsOf = across(row)
+    const tearsX = x.places(width, stripsAdded && x.close)
+    for (let i = 0; i < tearsX.at.length; i++) {
+      const near = tearsX.near[i]!
+      const far = tearsX.far[i]!
+      const first = near >= 0 ? columnsOf.normal[columnsOf.base + near]! : columnsOf.other[columnsOf.base - 1 - near]!
+      const second = far >= 0 ? columnsOf.normal[columnsOf.base + far]! : columnsOf.other[columnsOf.base - 1 - far]!
       if (first + second < pieces || wastes(first, near, row) + wastes(second, far, row) > mostOffcuts) continue
-      const at = across.at[i]!
+      const at = tearsX.at[i]!
       if (stop(partOf(at, height, near, row, x.id(at, near), heightId), partOf(width - at, height, far, row, x.id(width - at, far), heightId), 'x', at)) return true
     }
-    const down = y.places(height, stripsAdded && y.close)
-    for (let i = 0; i < down.at.length; i++) {
-      const near = down.near[i]!
-      const far = down.far[i]!
-      const first = ceilingAt(column, near)
-      const second = ceilingAt(column, far)
+    const rowsOf = down(column)
+    const tearsY = y.places(height, stripsAdded && y.close)
+    for (let i = 0; i < tearsY.at.length; i++) {
+      const near = tearsY.near[i]!
+      const far = tearsY.far[i]!
+      const first = near >= 0 ? rowsOf.normal[rowsOf.base + near]! : rowsOf.other[rowsOf.base - 1 - near]!
+      const second = far >= 0 ? rowsOf.normal[rowsOf.base + far]! : rowsOf.other[rowsOf.base - 1 - far]!
       if (first + second < pieces || wastes(first, column, near) + wastes(second, column, far) > mostOffcuts) continue
-      const at = down.at[i]!
+      const at = tearsY.at[i]!
       if (stop(partOf(width, at, column, near, widthId, y.id(at, near)), partOf(width, height - at, column, far, widthId, y.id(height - at, far)), 'y', at)) return true
     }
     return false
@@ -299,5 +305,5 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
 
   const whole = partSized(width, height)
   const { points, tears, offcut } = deckled(whole, deckles)
-  return { pieces: count(whole), cut: knife.at(-1)!, points, tears, offcut, layout: layoutOf(whole, deckles) }
+  return { pieces: count(whole), cut: knife.byRow.at(-1)!, points, tears, offcut, layout: layoutOf(whole, deckles) }
 }
