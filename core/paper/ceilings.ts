@@ -47,6 +47,8 @@ export class Axis {
   /** True when two normal widths lie closer than a strip, so that strips may have to be spread over several parts. */
   readonly close: boolean
   private readonly indexOf: Map<number, number>
+  /** For each normal width the index of the widest one two strips narrower. */
+  readonly twoStripsNarrower: Int32Array
   private withStrips: number[] | null = null
   private readonly ids = new Map<number, number>()
   private readonly placesOf = [new Map<number, Places>(), new Map<number, Places>()]
@@ -55,6 +57,7 @@ export class Axis {
   constructor(private readonly lengths: readonly number[], private readonly most: number, readonly strip: number) {
     this.normal = sums(lengths, most)
     this.indexOf = new Map(this.normal.map((length, i) => [length, i]))
+    this.twoStripsNarrower = Int32Array.from(this.normal, length => this.floor(length - 2 * strip))
     this.close = this.normal.some((value, i) => i > 1 && value - this.normal[i - 1]! < strip)
   }
 
@@ -111,11 +114,6 @@ export class Axis {
     return rest
   }
 
-  /** Index of the widest normal width two strips narrower than the `i`th. */
-  twoStripsNarrower(i: number): number {
-    return this.floor(this.normal[i]! - 2 * this.strip)
-  }
-
   /**
    * Places to tear a part of any length, each once: at a normal distance from either end, and, if asked for, at one
    * with strips added.
@@ -123,11 +121,39 @@ export class Axis {
   places(length: number, stripsAdded: boolean): Places {
     const kept = this.placesOf[stripsAdded ? 1 : 0]!
     let known = kept.get(length)
-    if (!known) kept.set(length, known = this.findPlaces(length, stripsAdded ? this.withStrips ??= sums([...this.lengths, this.strip], this.most) : this.normal))
+    if (!known) kept.set(length, known = stripsAdded ? this.placesWithStrips(length) : this.normalPlaces(length))
     return known
   }
 
-  private findPlaces(length: number, distances: readonly number[]): Places {
+  private normalPlaces(length: number): Places {
+    const { normal, strip } = this
+    const least = Math.max(strip, 1)
+    const at = new Float64Array(normal.length)
+    const near = new Int32Array(normal.length)
+    const far = new Int32Array(normal.length)
+    let found = 0
+    let fits = normal.length - 1
+    let narrower = fits
+    for (let c = 1; c < normal.length; c++) {
+      const distance = normal[c]!
+      const left = length - distance
+      if (left < least) break
+      if (distance < least) continue
+      while (normal[fits]! > left) fits--
+      const exact = normal[fits] === left
+      // The same tear seen from the other end was taken already.
+      if (exact && distance > left) continue
+      while (narrower > 0 && normal[narrower]! > left - strip) narrower--
+      at[found] = distance
+      near[found] = c
+      far[found] = exact ? fits : -1 - narrower
+      found++
+    }
+    return { at: at.subarray(0, found), near: near.subarray(0, found), far: far.subarray(0, found) }
+  }
+
+  private placesWithStrips(length: number): Places {
+    const distances = this.withStrips ??= sums([...this.lengths, this.strip], this.most)
     const { normal, strip } = this
     const least = Math.max(strip, 1)
     const at = new Float64Array(distances.length)
@@ -182,7 +208,7 @@ export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonl
   const wholeColumns = Array.from({ length: rows }, (): number[] => [])
   for (let i = 1; i < columns; i++) {
     const width = x.normal[i]!
-    const narrower = weaker.x ? x.twoStripsNarrower(i) : i - 1
+    const narrower = weaker.x ? x.twoStripsNarrower[i]! : i - 1
     const wholeRows: number[] = []
     for (let j = 1; j < rows; j++) {
       const height = y.normal[j]!
@@ -195,7 +221,7 @@ export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonl
         ? mostTorn(byRow, weaker.x.byRow, wholeColumns[j]!, restsX[i]!.torn, j * columns, narrower, cap)
         : mostCut(byRow, wholeColumns[j]!, restsX[i]!.cut, j * columns, narrower, cap)
       const down = weaker.y
-        ? mostTorn(byColumn, weaker.y.byColumn, wholeRows, restsY[j]!.torn, i * rows, y.twoStripsNarrower(j), cap)
+        ? mostTorn(byColumn, weaker.y.byColumn, wholeRows, restsY[j]!.torn, i * rows, y.twoStripsNarrower[j]!, cap)
         : mostCut(byColumn, wholeRows, restsY[j]!.cut, i * rows, j - 1, cap)
       let most = Math.max(across, down)
       for (const lie of lies) if (most === 0 && (weaker.x ? lie.width === width : lie.width <= width) && (weaker.y ? lie.height === height : lie.height <= height)) most = 1
