@@ -55,15 +55,21 @@ interface Part {
   /** Offcuts it must leave: at least so many, and exactly that when `sure`. */
   leastOffcuts: number
   sure: boolean
-  rank: Rank | null
-  /** Ranks by the bits of its deckled sides. */
-  deckled: (Rank | undefined)[] | null
+  largestOffcut: number
+  /** By the bits of its deckled sides. */
+  deckled: (Deckled | undefined)[] | null
 }
 
-interface Rank { points: number, tears: number, offcut: number, across: 'x' | 'y' | 'piece' | 'offcut', at: number }
+/** The best a part with deckled sides can be laid out, and its first tear. */
+interface Deckled { points: number, tears: number, offcut: number, across: 'x' | 'y', at: number }
 
 /** What a tear leaves, and where it lies. Returns true to stop. */
 type Tear = (first: Part, second: Part, across: 'x' | 'y', at: number) => boolean
+
+/** The deckled sides of the two parts a tear leaves. */
+const sidesOf = (sides: number, across: 'x' | 'y'): [number, number] => (across === 'x'
+  ? [sides & ~deckleBits.right, sides & ~deckleBits.left]
+  : [sides & ~deckleBits.bottom, sides & ~deckleBits.top])
 
 /**
  * Two parts neither of which is of normal width need strips spread over both only if each holds rows of different
@@ -89,6 +95,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   const tornX = strip === 0 ? knife : ceilings(x, y, lies, restsX, restsY, { x: knife, y: null })
   const tornY = strip === 0 ? knife : ceilings(x, y, lies, restsX, restsY, { x: null, y: knife })
   const torn = strip === 0 ? knife : ceilings(x, y, lies, restsX, restsY, { x: tornY, y: tornX })
+  const smallestOffcut = Math.min(Math.max(strip, 1), width) * Math.min(Math.max(strip, 1), height)
   const pieceArea = lies[0]!.width * lies[0]!.height
   const normalParts = new Array<Part | undefined>(columns * rows)
   const otherParts = new Map<number, Part>()
@@ -109,7 +116,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     const known = normal ? normalParts[key] : otherParts.get(key)
     if (known) return known
     const most = ceilingAt(column, row)
-    const part: Part = { width, height, column, row, widthId, heightId, most, alike: null, pieces: strip === 0 || most === 0 ? most : -1, leastOffcuts: -1, sure: false, rank: null, deckled: null }
+    const part: Part = { width, height, column, row, widthId, heightId, most, alike: null, pieces: strip === 0 || most === 0 ? most : -1, leastOffcuts: -1, sure: false, largestOffcut: -1, deckled: null }
     if (normal) normalParts[key] = part
     else otherParts.set(key, part)
     return part
@@ -234,26 +241,45 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
 
   const wasteOf = (part: Part) => part.width * part.height - count(part) * pieceArea
 
-  /** Fewest tears, then the largest offcut, of a part where no deckle is wanted. */
-  function rank(part: Part): Rank {
-    if (part.rank) return part.rank
-    const pieces = count(part)
-    if (pieces === 0) return part.rank = { points: 0, tears: 0, offcut: part.width * part.height, across: 'offcut', at: 0 }
-    const lie = lieOf(part)
-    if (lie >= 0) return part.rank = { points: lies[lie]!.points[0]!, tears: 0, offcut: 0, across: 'piece', at: lie }
+  /** A part's largest single offcut cannot be larger, its other offcuts being as small as may be. */
+  const offcutCeiling = (part: Part) => wasteOf(part) - Math.max(0, leastOffcuts(part) - 1) * smallestOffcut
+
+  /** The tears of a part that keep all its pieces and leave the fewest offcuts. */
+  function forEachBest(part: Part, stop: Tear): void {
     const least = fewestOffcuts(part)
-    const found: Rank = { points: 0, tears: pieces + least - 1, offcut: -1, across: 'x', at: 0 }
-    const all = wasteOf(part)
     forEachKeeping(part, spreads(least), least, (first, second, across, at) => {
       const a = leastOffcuts(first)
       const b = leastOffcuts(second)
-      if (a + b > least || Math.max(wasteOf(first), wasteOf(second)) <= found.offcut) return false
-      if (!within(first, least - b) || !within(second, least - a)) return false
-      const offcut = Math.max(rank(first).offcut, rank(second).offcut)
-      if (offcut > found.offcut) Object.assign(found, { offcut, across, at })
-      return found.offcut === all
+      return a + b <= least && within(first, least - b) && within(second, least - a) && stop(first, second, across, at)
     })
-    return part.rank = found
+  }
+
+  /** Area of the largest single offcut of a part torn with the fewest tears. */
+  function largestOffcut(part: Part): number {
+    if (part.largestOffcut >= 0) return part.largestOffcut
+    const least = fewestOffcuts(part)
+    if (least <= 1) return part.largestOffcut = wasteOf(part)
+    let best = 0
+    forEachBest(part, (first, second) => {
+      if (offcutCeiling(first) > best) best = Math.max(best, largestOffcut(first))
+      if (offcutCeiling(second) > best) best = Math.max(best, largestOffcut(second))
+      return best >= offcutCeiling(part)
+    })
+    return part.largestOffcut = best
+  }
+
+  /** Fewest tears, then the largest offcut, of a part where no deckle is wanted. */
+  function plain(part: Part): Layout {
+    if (count(part) === 0) return { kind: 'offcut' }
+    const lie = lieOf(part)
+    if (lie >= 0) return { kind: 'piece', lie }
+    let found: Layout = { kind: 'offcut' }
+    forEachBest(part, (first, second, across, at) => {
+      if (Math.max(offcutCeiling(first), offcutCeiling(second)) < largestOffcut(part) || Math.max(largestOffcut(first), largestOffcut(second)) < largestOffcut(part)) return false
+      found = { kind: 'torn', across, at, first: plain(first), second: plain(second) }
+      return true
+    })
+    return found
   }
 
   const shortest = Math.min(...lies.map(lie => Math.min(lie.width, lie.height)))
@@ -265,19 +291,23 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   }
 
   /** Most points, then fewest tears, then the largest offcut, of a part with the given deckled sides. */
-  function deckled(part: Part, sides: number): Rank {
+  function deckled(part: Part, sides: number): Omit<Deckled, 'across' | 'at'> {
     const pieces = count(part)
-    if (sides === 0 || pieces === 0) return rank(part)
+    if (pieces === 0) return { points: 0, tears: 0, offcut: part.width * part.height }
     const lie = lieOf(part, sides)
-    if (lie >= 0) return { points: lies[lie]!.points[sides]!, tears: 0, offcut: 0, across: 'piece', at: lie }
+    if (lie >= 0) return { points: lies[lie]!.points[sides]!, tears: 0, offcut: 0 }
+    return sides === 0 ? { points: 0, tears: pieces + fewestOffcuts(part) - 1, offcut: largestOffcut(part) } : bestDeckled(part, sides)
+  }
+
+  function bestDeckled(part: Part, sides: number): Deckled {
     part.deckled ??= []
     const known = part.deckled[sides]
     if (known) return known
-    const found: Rank = { points: -1, tears: Infinity, offcut: -1, across: 'x', at: 0 }
+    const found: Deckled = { points: -1, tears: Infinity, offcut: -1, across: 'x', at: 0 }
     const consider = (first: Part, second: Part, across: 'x' | 'y', at: number) => {
-      const [sides1, sides2] = across === 'x' ? [sides & ~deckleBits.right, sides & ~deckleBits.left] : [sides & ~deckleBits.bottom, sides & ~deckleBits.top]
+      const [sides1, sides2] = sidesOf(sides, across)
       const reach = pointsCeiling(first, sides1) + pointsCeiling(second, sides2)
-      if (reach < found.points || (reach === found.points && pieces + leastOffcuts(first) + leastOffcuts(second) - 1 > found.tears)) return
+      if (reach < found.points || (reach === found.points && count(part) + leastOffcuts(first) + leastOffcuts(second) - 1 > found.tears)) return
       const a = deckled(first, sides1)
       const b = deckled(second, sides2)
       const points = a.points + b.points
@@ -294,13 +324,14 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   }
 
   function layoutOf(part: Part, sides: number): Layout {
-    const { across, at } = deckled(part, sides)
-    if (across === 'piece') return { kind: 'piece', lie: at }
-    if (across === 'offcut') return { kind: 'offcut' }
+    if (sides === 0 || count(part) === 0) return plain(part)
+    const lie = lieOf(part, sides)
+    if (lie >= 0) return { kind: 'piece', lie }
+    const { across, at } = bestDeckled(part, sides)
     const { width, height } = part
-    return across === 'x'
-      ? { kind: 'torn', across, at, first: layoutOf(partSized(at, height), sides & ~deckleBits.right), second: layoutOf(partSized(width - at, height), sides & ~deckleBits.left) }
-      : { kind: 'torn', across, at, first: layoutOf(partSized(width, at), sides & ~deckleBits.bottom), second: layoutOf(partSized(width, height - at), sides & ~deckleBits.top) }
+    const [first, second] = across === 'x' ? [partSized(at, height), partSized(width - at, height)] : [partSized(width, at), partSized(width, height - at)]
+    const [sides1, sides2] = sidesOf(sides, across)
+    return { kind: 'torn', across, at, first: layoutOf(first, sides1), second: layoutOf(second, sides2) }
   }
 
   const whole = partSized(width, height)
