@@ -41,6 +41,9 @@ export interface Rests { cut: Int32Array, torn: Int32Array }
 /** Places to tear a part, and where the two parts stand in the ceilings. */
 interface Places { at: Float64Array, near: Int32Array, far: Int32Array }
 
+/** Strips of waste that may be added to a normal distance. */
+export type StripsAdded = 'none' | 'one' | 'any'
+
 /** One axis: its normal widths, where tears may lie, and what was looked up before. */
 export class Axis {
   readonly normal: number[]
@@ -49,9 +52,9 @@ export class Axis {
   private readonly indexOf: Map<number, number>
   /** For each normal width the index of the widest one two strips narrower. */
   readonly twoStripsNarrower: Int32Array
-  private withStrips: number[] | null = null
+  private readonly distances = new Map<StripsAdded, number[]>()
   private readonly ids = new Map<number, number>()
-  private readonly placesOf = [new Map<number, Places>(), new Map<number, Places>()]
+  private readonly placesOf = { none: new Map<number, Places>(), one: new Map<number, Places>(), any: new Map<number, Places>() }
   private readonly standings = new Map<number, number>()
 
   constructor(private readonly lengths: readonly number[], private readonly most: number, readonly strip: number) {
@@ -118,10 +121,10 @@ export class Axis {
    * Places to tear a part of any length, each once: at a normal distance from either end, and, if asked for, at one
    * with strips added.
    */
-  places(length: number, stripsAdded: boolean): Places {
-    const kept = this.placesOf[stripsAdded ? 1 : 0]!
+  places(length: number, stripsAdded: StripsAdded): Places {
+    const kept = this.placesOf[stripsAdded]
     let known = kept.get(length)
-    if (!known) kept.set(length, known = stripsAdded ? this.placesWithStrips(length) : this.normalPlaces(length))
+    if (!known) kept.set(length, known = stripsAdded === 'none' ? this.normalPlaces(length) : this.placesWithStrips(length, this.distancesWith(stripsAdded)))
     return known
   }
 
@@ -152,8 +155,17 @@ export class Axis {
     return { at: at.subarray(0, found), near: near.subarray(0, found), far: far.subarray(0, found) }
   }
 
-  private placesWithStrips(length: number): Places {
-    const distances = this.withStrips ??= sums([...this.lengths, this.strip], this.most)
+  private distancesWith(strips: 'one' | 'any'): number[] {
+    let known = this.distances.get(strips)
+    if (!known) {
+      const { normal, lengths, most, strip } = this
+      known = strips === 'any' ? sums([...lengths, strip], most) : [...new Set([...normal, ...normal.map(length => length + strip)])].sort((a, b) => a - b)
+      this.distances.set(strips, known)
+    }
+    return known
+  }
+
+  private placesWithStrips(length: number, distances: readonly number[]): Places {
     const { normal, strip } = this
     const least = Math.max(strip, 1)
     const at = new Float64Array(distances.length)

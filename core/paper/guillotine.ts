@@ -1,4 +1,4 @@
-import { Axis, ceilings, type Lie } from './ceilings'
+import { Axis, ceilings, type Lie, type StripsAdded } from './ceilings'
 
 /**
  * The most equal pieces that tears right across the part in hand can give, and of all such lay-outs the best (MODELS M2).
@@ -55,6 +55,9 @@ interface Part {
   /** Offcuts it must leave: at least so many, and exactly that when `sure`. */
   leastOffcuts: number
   sure: boolean
+  /** Of the smallest part: width and height together that are known to do, or not to do, with so many offcuts. */
+  readonly largeEnough: number[]
+  readonly tooSmall: number[]
   largestOffcut: number
   /** By the bits of its deckled sides. */
   deckled: (Deckled | undefined)[] | null
@@ -72,10 +75,11 @@ const sidesOf = (sides: number, across: 'x' | 'y'): [number, number] => (across 
   : [sides & ~deckleBits.bottom, sides & ~deckleBits.top])
 
 /**
- * Two parts neither of which is of normal width need strips spread over both only if each holds rows of different
- * widths, and so two offcuts at least; with fewer, one of them can be narrowed to a normal width.
+ * Strips to add to normal distances when a tear leaves two parts neither of which is of normal width. Each then holds
+ * rows of different widths, and so two offcuts at least: a part with one could be narrowed to a normal width. With two
+ * in each, either can be narrowed to one strip more than a normal width, so the one without the largest offcut is.
  */
-const spreads = (offcuts: number) => offcuts >= 4
+const stripsWithin = (offcuts: number): StripsAdded => (offcuts < 4 ? 'none' : offcuts === 4 ? 'one' : 'any')
 
 /**
  * The best lay-out of one part.
@@ -116,7 +120,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     const known = normal ? normalParts[key] : otherParts.get(key)
     if (known) return known
     const most = ceilingAt(column, row)
-    const part: Part = { width, height, column, row, widthId, heightId, most, alike: null, pieces: strip === 0 || most === 0 ? most : -1, leastOffcuts: -1, sure: false, largestOffcut: -1, deckled: null }
+    const part: Part = { width, height, column, row, widthId, heightId, most, alike: null, pieces: strip === 0 || most === 0 ? most : -1, leastOffcuts: -1, sure: false, largeEnough: [], tooSmall: [], largestOffcut: -1, deckled: null }
     if (normal) normalParts[key] = part
     else otherParts.set(key, part)
     return part
@@ -146,10 +150,10 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   const wastes = (most: number, column: number, row: number) => (most === 0 ? 1 : (column < 0 ? 1 : 0) + (row < 0 ? 1 : 0))
 
   /** Go through the tears of a part that may give so many pieces and leave no more than so many offcuts, until `stop` says so. */
-  function forEachTear(part: Part, stripsAdded: boolean, pieces: number, mostOffcuts: number, stop: Tear): boolean {
+  function forEachTear(part: Part, stripsAdded: StripsAdded, pieces: number, mostOffcuts: number, stop: Tear): boolean {
     const { width, height, column, row, widthId, heightId } = part
     const columnsOf = across(row)
-    const tearsX = x.places(width, stripsAdded && x.close)
+    const tearsX = x.places(width, x.close ? stripsAdded : 'none')
     for (let i = 0; i < tearsX.at.length; i++) {
       const near = tearsX.near[i]!
       const far = tearsX.far[i]!
@@ -160,7 +164,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
       if (stop(partOf(at, height, near, row, x.id(at, near), heightId), partOf(width - at, height, far, row, x.id(width - at, far), heightId), 'x', at)) return true
     }
     const rowsOf = down(column)
-    const tearsY = y.places(height, stripsAdded && y.close)
+    const tearsY = y.places(height, y.close ? stripsAdded : 'none')
     for (let i = 0; i < tearsY.at.length; i++) {
       const near = tearsY.near[i]!
       const far = tearsY.far[i]!
@@ -186,8 +190,8 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   function tried(part: Part): number {
     let best = lieOf(part) >= 0 ? 1 : 0
     for (const wanted of [part.most, 1]) {
-      for (const stripsAdded of [false, true]) {
-        if (best >= part.most || (stripsAdded && !x.close && !y.close)) break
+      for (const stripsAdded of ['none', 'any'] as const) {
+        if (best >= part.most || (stripsAdded === 'any' && !x.close && !y.close)) break
         forEachTear(part, stripsAdded, wanted, Infinity, (first, second) => {
           if (first.most + second.most <= best) return false
           if (count(first) + second.most > best) best = Math.max(best, count(first) + count(second))
@@ -199,7 +203,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   }
 
   /** The tears of a part that keep all its pieces and may leave no more than so many offcuts. */
-  function forEachKeeping(part: Part, stripsAdded: boolean, mostOffcuts: number, stop: Tear): boolean {
+  function forEachKeeping(part: Part, stripsAdded: StripsAdded, mostOffcuts: number, stop: Tear): boolean {
     const pieces = count(part)
     return forEachTear(part, stripsAdded, pieces, mostOffcuts, (first, second, across, at) => (
       count(first) + second.most >= pieces && count(first) + count(second) >= pieces && stop(first, second, across, at)
@@ -224,13 +228,25 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     let least = leastOffcuts(part)
     while (!part.sure && least <= most) {
       const smallest = alike(part)
-      if ((smallest !== part && count(smallest) === count(part) && within(smallest, least))
-        || forEachKeeping(part, spreads(least), least, (first, second) => (
-          leastOffcuts(first) + leastOffcuts(second) <= least && within(first, least - leastOffcuts(second)) && within(second, least - leastOffcuts(first))
-        ))) part.sure = true
-      else part.leastOffcuts = least += 1
+      const shared = smallest.pieces === part.pieces && (part.column >= 0 || part.row >= 0)
+      const size = part.width + part.height
+      if (shared && size <= (smallest.tooSmall[least] ?? 0)) part.leastOffcuts = least += 1
+      else if ((shared && size >= (smallest.largeEnough[least] ?? Infinity)) || (smallest !== part && smallest.pieces === part.pieces && within(smallest, least)) || leaves(part, least)) {
+        part.sure = true
+        if (shared) smallest.largeEnough[least] = Math.min(size, smallest.largeEnough[least] ?? Infinity)
+      } else {
+        if (shared) smallest.tooSmall[least] = Math.max(size, smallest.tooSmall[least] ?? 0)
+        part.leastOffcuts = least += 1
+      }
     }
     return part.leastOffcuts <= most
+  }
+
+  /** True when one of its tears lets a part be laid out leaving so many offcuts. */
+  function leaves(part: Part, offcuts: number): boolean {
+    return forEachKeeping(part, stripsWithin(offcuts), offcuts, (first, second) => (
+      leastOffcuts(first) + leastOffcuts(second) <= offcuts && within(first, offcuts - leastOffcuts(second)) && within(second, offcuts - leastOffcuts(first))
+    ))
   }
 
   /** The fewest offcuts, exactly. */
@@ -244,25 +260,27 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
   /** A part's largest single offcut cannot be larger, its other offcuts being as small as may be. */
   const offcutCeiling = (part: Part) => wasteOf(part) - Math.max(0, leastOffcuts(part) - 1) * smallestOffcut
 
-  /** The tears of a part that keep all its pieces and leave the fewest offcuts. */
-  function forEachBest(part: Part, stop: Tear): void {
+  /**
+   * The tears of a part that keep all its pieces, leave the fewest offcuts and may leave one of an area that is
+   * `wanted`; asked before the offcuts are counted, which takes longest.
+   */
+  function forEachBest(part: Part, wanted: (area: number) => boolean, stop: Tear): void {
     const least = fewestOffcuts(part)
-    forEachKeeping(part, spreads(least), least, (first, second, across, at) => {
+    forEachKeeping(part, stripsWithin(least), least, (first, second, across, at) => {
       const a = leastOffcuts(first)
       const b = leastOffcuts(second)
-      return a + b <= least && within(first, least - b) && within(second, least - a) && stop(first, second, across, at)
+      return a + b <= least && wanted(Math.max(offcutCeiling(first), offcutCeiling(second)))
+        && within(first, least - b) && within(second, least - a) && stop(first, second, across, at)
     })
   }
 
   /** Area of the largest single offcut of a part torn with the fewest tears. */
   function largestOffcut(part: Part): number {
     if (part.largestOffcut >= 0) return part.largestOffcut
-    const least = fewestOffcuts(part)
-    if (least <= 1) return part.largestOffcut = wasteOf(part)
+    if (fewestOffcuts(part) <= 1) return part.largestOffcut = wasteOf(part)
     let best = 0
-    forEachBest(part, (first, second) => {
-      if (offcutCeiling(first) > best) best = Math.max(best, largestOffcut(first))
-      if (offcutCeiling(second) > best) best = Math.max(best, largestOffcut(second))
+    forEachBest(part, area => area > best, (first, second) => {
+      for (const half of [first, second]) if (offcutCeiling(half) > best) best = Math.max(best, largestOffcut(half))
       return best >= offcutCeiling(part)
     })
     return part.largestOffcut = best
@@ -274,8 +292,9 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     const lie = lieOf(part)
     if (lie >= 0) return { kind: 'piece', lie }
     let found: Layout = { kind: 'offcut' }
-    forEachBest(part, (first, second, across, at) => {
-      if (Math.max(offcutCeiling(first), offcutCeiling(second)) < largestOffcut(part) || Math.max(largestOffcut(first), largestOffcut(second)) < largestOffcut(part)) return false
+    const largest = largestOffcut(part)
+    forEachBest(part, area => area >= largest, (first, second, across, at) => {
+      if (Math.max(largestOffcut(first), largestOffcut(second)) < largest) return false
       found = { kind: 'torn', across, at, first: plain(first), second: plain(second) }
       return true
     })
@@ -315,7 +334,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
       const offcut = Math.max(a.offcut, b.offcut)
       if (points > found.points || (points === found.points && (tears < found.tears || (tears === found.tears && offcut > found.offcut)))) Object.assign(found, { points, tears, offcut, across, at })
     }
-    forEachKeeping(part, true, Infinity, (first, second, across, at) => {
+    forEachKeeping(part, 'any', Infinity, (first, second, across, at) => {
       consider(first, second, across, at)
       consider(second, first, across, across === 'x' ? second.width : second.height)
       return false
