@@ -64,6 +64,10 @@ export class Axis {
     this.close = this.normal.some((value, i) => i > 1 && value - this.normal[i - 1]! < strip)
   }
 
+  isNormal(length: number): boolean {
+    return this.indexOf.has(length)
+  }
+
   /** Index of the widest normal width not above a length. */
   private floor(length: number): number {
     if (length <= 0) return 0

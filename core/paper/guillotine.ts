@@ -210,14 +210,38 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     ))
   }
 
-  /** Offcuts a part must leave at least, as far as is known. */
+  /**
+   * Offcuts a part must leave at least, as far as is known. The fewest there can be are told from the areas alone. Of a
+   * side that is not normal every row holds waste, so a single offcut runs along the whole part beside a block without
+   * waste; with both sides not normal a second one lies under that block.
+   */
   function leastOffcuts(part: Part): number {
     if (part.leastOffcuts >= 0) return part.leastOffcuts
     const pieces = count(part)
-    if (pieces === 0) Object.assign(part, { leastOffcuts: 1, sure: true })
-    else if (lieOf(part) >= 0) Object.assign(part, { leastOffcuts: 0, sure: true })
-    else part.leastOffcuts = Math.max(part.width * part.height > pieces * pieceArea ? 1 : 0, wastes(pieces, part.column, part.row))
-    return part.leastOffcuts
+    const area = pieces * pieceArea
+    const fewest = part.width * part.height === area ? 0 : pieces === 0 ? 1 : wastes(pieces, part.column, part.row)
+    const { width, height } = part
+    if (fewest === 0 && width * height > area) return part.leastOffcuts = 1
+    part.sure = pieces === 0 || fewest === 0
+      || (part.row >= 0 && full(area / height, height, width - area / height, pieces))
+      || (part.column >= 0 && full(width, area / width, height - area / width, pieces))
+      || (fewest === 2 && fullCorner(part, area))
+    return part.leastOffcuts = part.sure ? fewest : fewest + 1
+  }
+
+  /** True when so many pieces fill a block without waste, and what is left beside it can be torn off. */
+  function full(width: number, height: number, left: number, pieces: number): boolean {
+    return left >= Math.max(strip, 1) && x.isNormal(width) && y.isNormal(height) && count(partSized(width, height)) === pieces
+  }
+
+  /** True when a block without waste of that area leaves strips along two sides of a part. */
+  function fullCorner({ width, height, pieces }: Part, area: number): boolean {
+    const least = Math.max(strip, 1)
+    for (let i = x.normal.length - 1; i > 0 && x.normal[i]! * (height - least) >= area; i--) {
+      const block = x.normal[i]!
+      if (block <= width - least && full(block, area / block, height - area / block, pieces)) return true
+    }
+    return false
   }
 
   /**
