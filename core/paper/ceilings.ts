@@ -116,6 +116,8 @@ export class Axis {
       if (left < least) break
       while (normal[fits]! > left) fits--
       while (narrower > 0 && normal[narrower]! > left - strip) narrower--
+      // Of two parts cut with a knife the narrower is taken off.
+      if (strip === 0 && fits < c) break
       if (normal[c]! >= least) rest[c] = normal[fits] === left || strip === 0 ? fits : -1 - narrower
     }
     return rest

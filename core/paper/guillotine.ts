@@ -55,9 +55,8 @@ interface Part {
   /** Offcuts it must leave: at least so many, and exactly that when `sure`. */
   leastOffcuts: number
   sure: boolean
-  /** Of the smallest part: width and height together that are known to do, or not to do, with so many offcuts. */
-  readonly largeEnough: number[]
-  readonly tooSmall: number[]
+  /** Of the smallest of parts alike: by offcuts, width and height together that are known to do with so many, or not. */
+  known: { largeEnough: number[], tooSmall: number[] } | null
   largestOffcut: number
   /** By the bits of its deckled sides. */
   deckled: (Deckled | undefined)[] | null
@@ -120,7 +119,7 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     const known = normal ? normalParts[key] : otherParts.get(key)
     if (known) return known
     const most = ceilingAt(column, row)
-    const part: Part = { width, height, column, row, widthId, heightId, most, alike: null, pieces: strip === 0 || most === 0 ? most : -1, leastOffcuts: -1, sure: false, largeEnough: [], tooSmall: [], largestOffcut: -1, deckled: null }
+    const part: Part = { width, height, column, row, widthId, heightId, most, alike: null, pieces: strip === 0 || most === 0 ? most : -1, leastOffcuts: -1, sure: false, known: null, largestOffcut: -1, deckled: null }
     if (normal) normalParts[key] = part
     else otherParts.set(key, part)
     return part
@@ -132,9 +131,14 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     return partOf(width, height, column, row, x.id(width, column), y.id(height, row))
   }
 
-  const alike = (part: Part) => part.alike ??= part.column >= 0 && part.row >= 0
-    ? part
-    : partSized(part.column >= 0 ? part.width : x.narrowest(part.column), part.row >= 0 ? part.height : y.narrowest(part.row))
+  /** The smallest part whose sides stand alike. */
+  function alike(part: Part): Part {
+    if (part.alike) return part.alike
+    const { column, row, widthId, heightId } = part
+    const width = column < 0 ? x.narrowest(column) : part.width
+    const height = row < 0 ? y.narrowest(row) : part.height
+    return part.alike = partOf(width, height, column, row, column < 0 ? x.id(width, column) : widthId, row < 0 ? y.id(height, row) : heightId)
+  }
 
   /** The way a piece fills that part exactly, of two (a square) the one with more points; -1 for none. */
   function lieOf({ width, height }: Part, sides = 0): number {
@@ -250,16 +254,19 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
    */
   function within(part: Part, most: number): boolean {
     let least = leastOffcuts(part)
+    if (part.sure || least > most) return least <= most
+    const smallest = alike(part)
+    const shares = smallest.pieces === part.pieces
+    // Of parts that share one side the other tells which is larger.
+    const { largeEnough, tooSmall } = shares && (part.column >= 0 || part.row >= 0) ? smallest.known ??= { largeEnough: [], tooSmall: [] } : { largeEnough: [], tooSmall: [] }
+    const size = part.width + part.height
     while (!part.sure && least <= most) {
-      const smallest = alike(part)
-      const shared = smallest.pieces === part.pieces && (part.column >= 0 || part.row >= 0)
-      const size = part.width + part.height
-      if (shared && size <= (smallest.tooSmall[least] ?? 0)) part.leastOffcuts = least += 1
-      else if ((shared && size >= (smallest.largeEnough[least] ?? Infinity)) || (smallest !== part && smallest.pieces === part.pieces && within(smallest, least)) || leaves(part, least)) {
+      if (size <= (tooSmall[least] ?? 0)) part.leastOffcuts = least += 1
+      else if (size >= (largeEnough[least] ?? Infinity) || (smallest !== part && shares && within(smallest, least)) || leaves(part, least)) {
         part.sure = true
-        if (shared) smallest.largeEnough[least] = Math.min(size, smallest.largeEnough[least] ?? Infinity)
+        largeEnough[least] = Math.min(size, largeEnough[least] ?? Infinity)
       } else {
-        if (shared) smallest.tooSmall[least] = Math.max(size, smallest.tooSmall[least] ?? 0)
+        tooSmall[least] = Math.max(size, tooSmall[least] ?? 0)
         part.leastOffcuts = least += 1
       }
     }
