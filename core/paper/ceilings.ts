@@ -224,28 +224,29 @@ export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonl
   const byRow = new Int16Array(columns * rows)
   const area = lies[0]!.width * lies[0]!.height
   const wholeColumns = Array.from({ length: rows }, (): number[] => [])
+  const one = (width: number, height: number) => lies.some(lie => (weaker.x ? lie.width === width : lie.width <= width) && (weaker.y ? lie.height === height : lie.height <= height))
   for (let i = 1; i < columns; i++) {
     const width = x.normal[i]!
-    const narrower = weaker.x ? x.twoStripsNarrower[i]! : i - 1
+    const restX = weaker.x ? restsX[i]!.torn : restsX[i]!.cut
+    const narrowerX = weaker.x ? x.twoStripsNarrower[i]! : i - 1
     const wholeRows: number[] = []
     for (let j = 1; j < rows; j++) {
-      const height = y.normal[j]!
-      if (width * height < area) continue
+      const most = Math.floor(width * y.normal[j]! / area)
+      if (most === 0) continue
       const here = i * rows + j
-      let cap = Math.floor(width * height / area)
-      if (weaker.x) cap = Math.min(cap, weaker.x.byColumn[here]!)
-      if (weaker.y) cap = Math.min(cap, weaker.y.byColumn[here]!)
+      const capX = weaker.x ? Math.min(most, weaker.x.byColumn[here]!) : most
+      const cap = weaker.y ? Math.min(capX, weaker.y.byColumn[here]!) : capX
       const across = weaker.x
-        ? mostTorn(byRow, weaker.x.byRow, wholeColumns[j]!, restsX[i]!.torn, j * columns, narrower, cap)
-        : mostCut(byRow, wholeColumns[j]!, restsX[i]!.cut, j * columns, narrower, cap)
+        ? mostTorn(byRow, weaker.x.byRow, wholeColumns[j]!, restX, j * columns, narrowerX, cap)
+        : mostCut(byRow, wholeColumns[j]!, restX, j * columns, narrowerX, cap)
       const down = weaker.y
         ? mostTorn(byColumn, weaker.y.byColumn, wholeRows, restsY[j]!.torn, i * rows, y.twoStripsNarrower[j]!, cap)
         : mostCut(byColumn, wholeRows, restsY[j]!.cut, i * rows, j - 1, cap)
-      let most = Math.max(across, down)
-      for (const lie of lies) if (most === 0 && (weaker.x ? lie.width === width : lie.width <= width) && (weaker.y ? lie.height === height : lie.height <= height)) most = 1
-      byColumn[here] = byRow[j * columns + i] = most = Math.min(most, cap)
-      if (most > across) wholeColumns[j]!.push(i)
-      if (most > down) wholeRows.push(j)
+      const best = Math.min(cap, across > down ? across : down) || (one(width, y.normal[j]!) ? 1 : 0)
+      byColumn[here] = best
+      byRow[j * columns + i] = best
+      if (best > across) wholeColumns[j]!.push(i)
+      if (best > down) wholeRows.push(j)
     }
   }
   return { byColumn, byRow }
