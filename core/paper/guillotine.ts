@@ -332,12 +332,23 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     return found
   }
 
-  const shortest = Math.min(...lies.map(lie => Math.min(lie.width, lie.height)))
+  /** Points a unit of a side may earn at most. */
+  const earns = (bit: number, along: 'width' | 'height') => Math.max(...lies.map(lie => lie.points[bit]! / lie[along]))
+  const left = earns(deckleBits.left, 'height')
+  const right = earns(deckleBits.right, 'height')
+  const top = earns(deckleBits.top, 'width')
+  const bottom = earns(deckleBits.bottom, 'width')
+  // So that a side that is just filled is not rounded down.
+  const almost = 1e-9
 
-  /** No part earns more points than it has pieces along its deckled sides. */
+  /** No part earns more points than the pieces that fit along its deckled sides. */
   function pointsCeiling({ width, height }: Part, sides: number): number {
-    const along = (bit: number, length: number) => ((sides & bit) === 0 ? 0 : Math.floor(length / shortest))
-    return along(deckleBits.left, height) + along(deckleBits.right, height) + along(deckleBits.top, width) + along(deckleBits.bottom, width)
+    let points = 0
+    if (sides & deckleBits.left) points += Math.floor(height * left + almost)
+    if (sides & deckleBits.right) points += Math.floor(height * right + almost)
+    if (sides & deckleBits.top) points += Math.floor(width * top + almost)
+    if (sides & deckleBits.bottom) points += Math.floor(width * bottom + almost)
+    return points
   }
 
   /** Most points, then fewest tears, then the largest offcut, of a part with the given deckled sides. */
@@ -349,27 +360,42 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     return sides === 0 ? { points: 0, tears: pieces + fewestOffcuts(part) - 1, offcut: largestOffcut(part) } : bestDeckled(part, sides)
   }
 
+  /** A part cannot be laid out with fewer tears. */
+  const tearsFloor = (part: Part) => (count(part) === 0 ? 0 : count(part) + leastOffcuts(part) - 1)
+
   function bestDeckled(part: Part, sides: number): Deckled {
     part.deckled ??= []
     const known = part.deckled[sides]
     if (known) return known
     const found: Deckled = { points: -1, tears: Infinity, offcut: -1, across: 'x', at: 0 }
+    const mostPoints = pointsCeiling(part, sides)
+    const fewestTears = count(part) + fewestOffcuts(part) - 1
+    /** Nothing is gained from halves that reach no more. */
+    const hopeless = (points: number, tears: number, offcut: number) => points < found.points
+      || (points === found.points && (tears > found.tears || (tears === found.tears && offcut <= found.offcut)))
     const consider = (first: Part, second: Part, across: 'x' | 'y', at: number) => {
       const [sides1, sides2] = sidesOf(sides, across)
-      const reach = pointsCeiling(first, sides1) + pointsCeiling(second, sides2)
-      if (reach < found.points || (reach === found.points && count(part) + leastOffcuts(first) + leastOffcuts(second) - 1 > found.tears)) return
-      const a = deckled(first, sides1)
-      const b = deckled(second, sides2)
+      if (hopeless(pointsCeiling(first, sides1) + pointsCeiling(second, sides2), tearsFloor(first) + tearsFloor(second) + 1, Math.max(offcutCeiling(first), offcutCeiling(second)))) return
+      // The half with fewer deckled sides is quicker to lay out, and may rule out the other.
+      const [quick, quickSides, slow, slowSides] = sides1 <= sides2 ? [first, sides1, second, sides2] : [second, sides2, first, sides1]
+      const a = deckled(quick, quickSides)
+      if (hopeless(a.points + pointsCeiling(slow, slowSides), a.tears + tearsFloor(slow) + 1, Math.max(a.offcut, offcutCeiling(slow)))) return
+      const b = deckled(slow, slowSides)
       const points = a.points + b.points
       const tears = a.tears + b.tears + 1
       const offcut = Math.max(a.offcut, b.offcut)
-      if (points > found.points || (points === found.points && (tears < found.tears || (tears === found.tears && offcut > found.offcut)))) Object.assign(found, { points, tears, offcut, across, at })
+      if (!hopeless(points, tears, offcut)) Object.assign(found, { points, tears, offcut, across, at })
     }
-    forEachKeeping(part, 'any', Infinity, (first, second, across, at) => {
-      consider(first, second, across, at)
-      consider(second, first, across, across === 'x' ? second.width : second.height)
-      return false
-    })
+    for (const stripsAdded of ['none', 'any'] as const) {
+      if (stripsAdded === 'any' && found.points === mostPoints && stripsWithin(found.tears - count(part) + 1) === 'none') break
+      forEachKeeping(part, stripsAdded, Infinity, (first, second, across, at) => {
+        // With strips only the tears that leave neither half normal are new.
+        if (stripsAdded === 'any' && (across === 'x' ? first.column >= 0 || second.column >= 0 : first.row >= 0 || second.row >= 0)) return false
+        consider(first, second, across, at)
+        consider(second, first, across, across === 'x' ? second.width : second.height)
+        return found.points === mostPoints && found.tears === fewestTears && found.offcut >= offcutCeiling(part)
+      })
+    }
     return part.deckled[sides] = found
   }
 

@@ -141,6 +141,17 @@ function datums<A extends Edge>(deckles: Edges, [first, second]: readonly [A, A]
   return deckles[second] ? [first, second] : [second]
 }
 
+/** A set of sides as it lies after the sheet is turned over about one axis, or both. */
+const turnedOver = (bits: number, acrossX: boolean, acrossY: boolean) => bitsOf({
+  left: (bits & deckleBits[acrossX ? 'right' : 'left']) !== 0, right: (bits & deckleBits[acrossX ? 'left' : 'right']) !== 0,
+  top: (bits & deckleBits[acrossY ? 'bottom' : 'top']) !== 0, bottom: (bits & deckleBits[acrossY ? 'top' : 'bottom']) !== 0,
+})
+
+/** True when two sets of deckled sides give the same lay-outs, mirrored, for the same points. */
+const alike = (a: number, b: number, lies: readonly Lie[]) => [[false, false], [true, false], [false, true], [true, true]].some(([x, y]) => (
+  turnedOver(a, x!, y!) === b && lies.every(lie => lie.points.every((points, bits) => points === lie.points[turnedOver(bits, x!, y!)]))
+))
+
 const empty = (reason: string): TearPlan => ({
   perSheet: 0, sheets: null, reason, tears: [], pieces: [], offcuts: [], waste: 1, cost: null, datum: { x: 'left', y: 'top' }, trued: [], knifeGives: null,
 })
@@ -160,10 +171,12 @@ export function planTears(request: TearRequest): TearPlan {
   const width = units(sheet.width - sheet.allowance)
   const height = units(sheet.height - sheet.allowance)
   const wanted = edges.some(edge => piece.deckles[edge])
-  const tried = datums(sheet.deckles, ['left', 'right']).flatMap(x => datums(sheet.deckles, ['top', 'bottom']).map((y) => {
+  const corners = datums(sheet.deckles, ['left', 'right']).flatMap(x => datums(sheet.deckles, ['top', 'bottom']).map((y) => {
     const kept: Edges = { ...sheet.deckles, [x]: false, [y]: false }
-    return { x, y, kept, best: bestLayout(width, height, lies, units(strip), wanted ? bitsOf(kept) : 0) }
+    return { x, y, kept, bits: wanted ? bitsOf(kept) : 0 }
   }))
+  const tried = corners.filter(({ bits }, i) => !corners.slice(0, i).some(before => alike(before.bits, bits, lies)))
+    .map(way => ({ ...way, best: bestLayout(width, height, lies, units(strip), way.bits) }))
   const { x, y, kept, best } = tried.reduce((a, b) => (b.best.points > a.best.points || (b.best.points === a.best.points && b.best.tears < a.best.tears) ? b : a))
   const knifeGives = best.cut > best.pieces ? best.cut : null
   if (best.pieces === 0) return { ...empty(whyNothing(request, ways.length, best.cut)), knifeGives }
