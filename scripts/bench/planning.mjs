@@ -28,7 +28,7 @@ export async function measurePlanning() {
       act()
       return performance.now() - began
     }
-    const tear = ([width, height, w, h, strip]) => time(() => planTears({ sheet: { width, height, deckles: none, allowance: 0, grain: 'width' }, piece: { width: w, height: h, grain: 'free', deckles: none }, count: 20, strip, price: 1, block: null }))
+    const tear = ([width, height, w, h, strip], sides = none, wanted = none) => time(() => planTears({ sheet: { width, height, deckles: sides, allowance: 0, grain: 'width' }, piece: { width: w, height: h, grain: 'free', deckles: wanted }, count: 20, strip, price: 1, block: null }))
     // Mulberry32, so that every run measures the same sheets.
     let state = 7
     const random = () => {
@@ -40,13 +40,16 @@ export async function measurePlanning() {
     const half = (least, most) => Math.round((least + random() * (most - least)) * 2) / 2
     const usual = Array.from({ length: 200 }, () => [half(500, 1400), half(400, 1000), half(100, 500), half(100, 400), random() < 0.7 ? 15 : 0])
     const small = [[60, 60], [60, 61], [61, 67], [60.5, 63.2], [62, 71], [60, 75], [65, 90], [70, 103.5], [80, 81], [61.9125, 76.2], [148, 105]].flatMap(([w, h]) => [[1400, 1000, w, h, 15], [1400, 1000, w, h, 0]])
-    for (const given of usual.slice(0, 20)) tear(given)
+    const nearlySquare = Array.from({ length: 100 }, () => [half(1350, 1400), half(950, 1000), half(60, 90), half(60, 100), 15])
+    for (const given of [...usual.slice(0, 20), ...nearlySquare.slice(0, 20)]) tear(given)
     const times = usual.map(tear).sort((a, b) => a - b)
-    const hardest = small.map(given => ({ given, ms: tear(given) })).sort((a, b) => b.ms - a.ms)
+    const hardest = [...small, ...nearlySquare].map(given => ({ given, ms: [tear(given), tear(given), tear(given)].sort((a, b) => a - b)[1] })).sort((a, b) => b.ms - a.ms)
+    const all = { left: true, right: true, top: true, bottom: true }
+    const deckled = [[270, 190], [300, 230], [380, 280], [560, 380]].map(([w, h]) => tear([1400, 1000, w, h, 15], all, { ...none, bottom: true }))
     const one = [{ layers: 12, passed: 23, rejected: 2 }, { layers: 1, passed: 29, rejected: 1 }]
     const twelve = [...Array.from({ length: 12 }, (_, i) => ({ layers: 1, passed: 20 + i, rejected: 2 })), { layers: 1, passed: 29, rejected: 1 }]
     return {
-      usual: times[Math.floor(times.length * 0.95)], usualMost: times.at(-1), hardest,
+      usual: times[Math.floor(times.length * 0.95)], usualMost: times.at(-1), hardest, deckled: Math.max(...deckled),
       odds: Math.max(time(() => chanceBySheets(one, 200, 600)), time(() => chanceBySheets(twelve, 200, 600)), time(() => startAnswers(one, 100))),
     }
   })
