@@ -26,7 +26,7 @@ afterAll(() => room.close())
 describe('the demo pressroom', () => {
   it('holds an edition at every stage, and every count balances', () => {
     expect(editions.map(edition => edition.title).sort()).toEqual([
-      'Bakery Door', 'Ferry Clock', 'Harbour Scales', 'Kettle, Ibb', 'Kettle, Jory', 'Kettle, Rook', 'Kettle, Tansy', 'Kettle, Wren', 'Net Loft Stairs', 'Tide Table', 'Tin Roofs', 'Weighbridge',
+      'Bakery Door', 'Ferry Clock', 'Harbour Scales', 'Kettle, Ibb', 'Kettle, Jory', 'Kettle, Rook', 'Kettle, Tansy', 'Kettle, Wren', 'Net Loft Stairs', 'Slack Water', 'Tide Table', 'Tin Roofs', 'Weighbridge',
     ])
     for (const edition of editions) expect(countEdition(edition), edition.title).toMatchObject({ balances: true, findings: [], disputed: 0 })
   })
@@ -38,6 +38,7 @@ describe('the demo pressroom', () => {
     const reduction = named('Net Loft Stairs')
     expect(reduction.layers.map(layer => [layer.name, layer.cutFurther])).toEqual([['sand', true], ['rust', true], ['slate blue', false], ['black', false]])
     expect(reduction.sheets.some(sheet => placeOf(reduction, sheet).kind === 'left behind')).toBe(false)
+    expect(named('Slack Water')).toMatchObject({ torn: [], sheets: [], piece: { lotId: expect.any(String) } })
     expect(named('Ferry Clock').bat).toBeNull()
     expect(named('Ferry Clock').pulls.map(pull => pull.proofKind)).toEqual([null, 'CTP', 'CTP'])
   })
@@ -57,7 +58,7 @@ describe('the demo pressroom', () => {
     expect(floor.decisions.map(decision => `${decision.what} → ${decision.stop}`)).toEqual(expect.arrayContaining([
       'Curate and number Tin Roofs → curate', 'Sign Tide Table → sign', 'Go on with Weighbridge? → pull',
     ]))
-    expect(Object.fromEntries(floor.counts.map(count => [count.state, count.editions]))).toEqual({ closed: 1, numbering: 1, proving: 1, pulling: 8, signing: 1 })
+    expect(Object.fromEntries(floor.counts.map(count => [count.state, count.editions]))).toEqual({ closed: 1, numbering: 1, planned: 1, proving: 1, pulling: 8, signing: 1 })
   })
 
   it('took its paper from the lots and its ink from the slab', async () => {

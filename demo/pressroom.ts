@@ -203,6 +203,17 @@ async function eveningClass(desk: Desk, students: [string, string][], stores: St
   }
 }
 
+/** Two layers planned for cream paper, the first transparent: everything is thought out and no sheet torn yet. */
+async function slackWater(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 30 * hour).start({
+    title: 'Slack Water', plan: plan('Oona Vell', 25, { method: 'several blocks', layersPlanned: 2, start: 34, due: new Date(desk.now + 26 * day).toISOString().slice(0, 10) }),
+  }, 'transparent blue')
+  await edition.addLayer('rust')
+  await edition.sheet(stores.laid, { width: 230, height: 150 }, 28)
+  await edition.block('colour block', 'hard lino', 4.8)
+  await edition.block('key block', 'hard lino', 4.8)
+}
+
 /** The whole invented pressroom, dated around `desk.now`, the same on every start. */
 export async function fillPressroom(desk: Desk): Promise<void> {
   const manager = await desk.person('Ansa Quill', 'manager', '2580')
@@ -225,6 +236,7 @@ export async function fillPressroom(desk: Desk): Promise<void> {
   await weighbridge(desk, instructor, stores)
   await ferryClock(desk, oona, stores)
   await eveningClass(desk, students, stores)
+  await slackWater(desk, oona, stores)
   await netLoftStairs(desk, manager, stores)
   await harbourScales(desk, merle, stores)
   const ration = await desk.give(instructor, `lot:${stores.laid.id}`, 'ration-paper', { personId: students[0]![0], sheets: 4 }, desk.now - 3 * hour)

@@ -211,6 +211,7 @@ test('the paper table: a short lot, paper given out, editions compared, a dampin
   await page.getByRole('button', { name: 'Compare editions: cream laid' }).click()
   await expect(page.getByRole('row', { name: /Weighbridge/ })).toContainText('none fits')
   await expect(page.getByRole('row', { name: /Net Loft Stairs/ })).toContainText('300 × 232.5 mm')
+  await expect(page.getByRole('row', { name: /Slack Water/ })).toContainText('34')
   await page.getByRole('button', { name: 'Give out: cream laid' }).click()
   const ration = page.getByRole('row', { name: /Ibb Fenner/ })
   await expect(ration).toContainText('2')
