@@ -24,7 +24,7 @@ async function stock(desk: Desk, manager: string): Promise<Stores> {
     return { ...description, id: await put('lot', 'add-lot', { ...description, sheets }) }
   }
   const batch = (name: string, colour: string, family: string, components: [string, number][]) => put('batch', 'mix-batch', {
-    name, colour, family, components: components.map(([ink, grams]) => ({ name: ink, milligrams: grams * 1000 })),
+    name, colour, family, components: components.map(([ink, grams]) => ({ tubId: null, batchId: null, name: ink, milligrams: grams * 1000 })),
   })
   return {
     laid: await lot('cream laid', 'Oakum Vale Mill', 200, 4.6, 120, { grain: 'width', betterSide: 'felt side, watermark reads right', deckles: { left: false, right: false, top: true, bottom: true }, keptAt: 'drawer 2' }),

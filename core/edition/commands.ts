@@ -1,5 +1,6 @@
 import type { BlockDescription } from '../block/block'
 import type { ExposureRecord } from '../block/exposure'
+import type { BlendPlan, OverprintPlan, RollUp, ShareReading } from '../ink/roll-up'
 import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan, Series } from '../plan/plan'
 import type { RegisterPlan } from '../register/registration'
@@ -36,6 +37,10 @@ export interface EditionCommands {
   'record-block-state': { blockId: string, name: string, cutOn: string, note: string, pictureId: string | null }
   'find-exposure': { blockId: string, exposure: ExposureRecord }
   'draw-register': { register: RegisterPlan, formatId: string | null }
+  'set-roll-up': { layerId: string, rollUp: RollUp }
+  'set-inked-share': { blockId: string, share: number, reading: ShareReading | null }
+  'plan-overprint': { overprint: OverprintPlan }
+  'plan-blend': { layerId: string, blend: BlendPlan | null }
   'pull': {
     layerId: string
     kind: PullKind

@@ -2,6 +2,7 @@ import { type Context, type Decision, refuse } from '../ledger/envelope'
 import type { EditionCommands, EditionCommandType } from './commands'
 import { guardedCommands } from './commands'
 import { curatingRules } from './decide-curating'
+import { inkingRules } from './decide-inking'
 import { numberingRules } from './decide-numbering'
 import { planningRules } from './decide-planning'
 import { preparingRules } from './decide-preparing'
@@ -15,7 +16,7 @@ export interface EditionCommand<T extends EditionCommandType = EditionCommandTyp
   expectedSeq?: number
 }
 
-const rules: Rules<EditionCommandType> = { ...planningRules, ...preparingRules, ...pullingRules, ...curatingRules, ...numberingRules }
+const rules: Rules<EditionCommandType> = { ...planningRules, ...preparingRules, ...inkingRules, ...pullingRules, ...curatingRules, ...numberingRules }
 
 /** A late tap is stored all the same; everything else is refused on a closed edition. */
 const takenWhenClosed: ReadonlySet<string> = new Set<EditionCommandType>(['pull', 'reopen', 'settle-dispute'])

@@ -1,5 +1,6 @@
 import type { BlockDescription } from '../block/block'
 import type { ExposureRecord } from '../block/exposure'
+import type { BlendPlan, OverprintPlan, RollUp, ShareReading } from '../ink/roll-up'
 import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan, Series } from '../plan/plan'
 import type { RegisterPlan } from '../register/registration'
@@ -86,6 +87,10 @@ export interface EditionEvents {
   'block-state-recorded': BlockStateData
   'exposure-found': { blockId: string, exposure: ExposureRecord }
   'register-drawn': { register: RegisterPlan, formatId: string | null }
+  'roll-up-set': { layerId: string, rollUp: RollUp }
+  'inked-share-found': { blockId: string, share: number, reading: ShareReading | null }
+  'overprint-planned': { overprint: OverprintPlan }
+  'blend-planned': { layerId: string, blend: BlendPlan | null }
   'pulled': PullData
   'pull-disputed': DisputedPullData
   'dispute-settled': { pullId: string, outcome: 'void' | 'move', sheetId: number | null, reason: string }

@@ -101,7 +101,7 @@ const evolvers: { [T in EditionEventType]: Evolver<T> } = {
   'layer-added': (state, data) => ({
     ...state,
     layers: [...state.layers, {
-      id: data.layerId, name: data.name, blocks: data.blocks, zones: data.zones, routine: '', stackOrder: 'pulled', setups: [], cutFurther: false,
+      id: data.layerId, name: data.name, blocks: data.blocks, zones: data.zones, routine: '', stackOrder: 'pulled', rollUp: null, blend: null, setups: [], cutFurther: false,
     }],
   }),
   'layer-changed': (state, data) => changeLayer(state, data.layerId, layer => ({
@@ -112,12 +112,16 @@ const evolvers: { [T in EditionEventType]: Evolver<T> } = {
     ...layer, setups: [...layer.setups, { seq: event.seq, setup: data.setup }],
   })),
   'piece-planned': (state, data) => ({ ...state, piece: data.piece }),
-  'block-prepared': (state, data) => ({ ...state, blocks: [...state.blocks, { id: data.blockId, block: data.block, states: [], exposures: [] }] }),
+  'block-prepared': (state, data) => ({ ...state, blocks: [...state.blocks, { id: data.blockId, block: data.block, states: [], exposures: [], inkedShare: null }] }),
   'block-changed': (state, data) => changeBlock(state, data.blockId, block => ({ ...block, block: data.block })),
   'block-state-recorded': (state, { blockId, ...cut }) => changeBlock(state, blockId, block => ({ ...block, states: [...block.states, cut] })),
   'exposure-found': (state, data, event) => changeBlock(state, data.blockId, block => ({
     ...block, exposures: [...block.exposures, { ...data.exposure, at: event.occurredAt }],
   })),
+  'roll-up-set': (state, data) => changeLayer(state, data.layerId, layer => ({ ...layer, rollUp: data.rollUp })),
+  'inked-share-found': (state, { blockId, share, reading }) => changeBlock(state, blockId, block => ({ ...block, inkedShare: { share, reading } })),
+  'overprint-planned': (state, data) => ({ ...state, overprint: data.overprint }),
+  'blend-planned': (state, data) => changeLayer(state, data.layerId, layer => ({ ...layer, blend: data.blend })),
   'register-drawn': (state, data) => ({ ...state, register: data }),
   'sheets-torn': (state, data) => {
     const first = state.sheets.length + 1

@@ -215,8 +215,8 @@ describe('rule 10: no more ink than was mixed', () => {
   it('refuses to draw what is not there', () => {
     const table = new PressTable()
     const batch = (type: string, data: unknown) => table.submit({ type, stream: 'batch:b1', data })
-    batch('mix-batch', { name: 'slate 2', family: 'oil', colour: '#334455', components: [{ name: 'black', milligrams: 20_000 }, { name: 'base', milligrams: 60_000 }] })
-    expect(code(batch('draw-ink', { milligrams: 80_001, editionStream: table.stream, note: '' }))).toBe('not-enough')
+    batch('mix-batch', { name: 'slate 2', family: 'oil', colour: '#334455', components: [{ tubId: null, batchId: null, name: 'black', milligrams: 20_000 }, { tubId: null, batchId: null, name: 'base', milligrams: 60_000 }] })
+    expect(code(batch('draw-ink', { milligrams: 80_101, editionStream: table.stream, note: '' }))).toBe('not-enough')
     expect(code(batch('draw-ink', { milligrams: 80_000, editionStream: table.stream, note: '' }))).toBeUndefined()
     expect(code(batch('reweigh-batch', { milligrams: 90_000, reason: 'scale' }))).toBe('more-than-mixed')
   })

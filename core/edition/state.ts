@@ -1,5 +1,6 @@
 import type { BlockDescription } from '../block/block'
 import type { ExposureRecord } from '../block/exposure'
+import type { BlendPlan, OverprintPlan, RollUp, ShareReading } from '../ink/roll-up'
 import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan, Series } from '../plan/plan'
 import type { RegisterPlan } from '../register/registration'
@@ -13,6 +14,10 @@ export interface Layer {
   zones: Zone[]
   routine: string
   stackOrder: StackOrder
+  /** How it is rolled up, once that is said. */
+  rollUp: RollUp | null
+  /** Inks side by side on one roller, or null for one ink to a zone. */
+  blend: BlendPlan | null
   /** Every set-up this layer has had, with the `seq` of the event that set it; the last is in force. */
   setups: { seq: number, setup: PressSetup }[]
   /** True once the block has been cut to its next state: no more pulls (reduction). */
@@ -79,6 +84,8 @@ export interface Block {
   states: Omit<BlockStateData, 'blockId'>[]
   /** Exposure records of a plate, oldest first; the last is in force. */
   exposures: (ExposureRecord & { at: string })[]
+  /** Share of the block that carries ink, 0 to 1, and how it was read. */
+  inkedShare: { share: number, reading: ShareReading | null } | null
 }
 
 /** Everything an edition's stream says, folded. Treat as frozen: `evolve` returns a new one. */
@@ -93,6 +100,7 @@ export interface EditionState {
   piece: PiecePlan | null
   blocks: Block[]
   register: { register: RegisterPlan, formatId: string | null } | null
+  overprint: OverprintPlan | null
   layers: Layer[]
   sheets: Sheet[]
   /** Sheets made, counted from tearing and splitting alone: the sum every place must add up to. */
@@ -115,7 +123,7 @@ export interface EditionState {
 
 export function emptyEdition(stream: string): EditionState {
   return {
-    stream, seq: 0, title: '', plan: null, earlierPlans: [], piece: null, blocks: [], register: null, layers: [], sheets: [], made: 0, torn: [], pulls: [],
+    stream, seq: 0, title: '', plan: null, earlierPlans: [], piece: null, blocks: [], register: null, overprint: null, layers: [], sheets: [], made: 0, torn: [], pulls: [],
     adjustments: [], bat: null, earlierBats: [], seriesSize: {}, amendments: [], startedAt: '', changedAt: '',
     closedAt: null, closingNote: '', reopenings: [],
   }

@@ -10,7 +10,7 @@ import { currentVersions } from './versions'
 
 const golden = (name: string) => readFileSync(new URL(`./golden/${name}`, import.meta.url), 'utf8')
 const eventsOf = (name: string) => golden(`${name}.jsonl`).trim().split('\n').map(line => JSON.parse(line) as LedgerEvent)
-const versions = ['version-1', 'version-2']
+const versions = ['version-1', 'version-2', 'version-3']
 const events = versions.flatMap(eventsOf)
 
 describe.each(versions)('a ledger of %s', (version) => {
@@ -33,7 +33,7 @@ describe.each(versions)('a ledger of %s', (version) => {
 })
 
 it('together they hold every type of event, and every version of each', () => {
-  expect(new Set(events.map(event => event.type)).size).toBe(54)
+  expect(new Set(events.map(event => event.type)).size).toBe(68)
   for (const [type, version] of Object.entries(currentVersions)) for (let v = 1; v <= version; v++) expect(events.some(event => event.type === type && event.version === v), `${type} version ${v}`).toBe(true)
 })
 

@@ -11,7 +11,8 @@ const needed: Record<string, readonly Role[]> = {
   'amend-size': staff, 'reopen': staff, 'settle-dispute': staff, 'withdraw-signing': staff, 'cut-further': printers,
   'add-lot': printers, 'count-lot': printers, 'describe-lot': printers, 'buy-paper': printers,
   'ration-paper': staff, 'release-paper': staff, 'add-past-editions': staff, 'withdraw-past-edition': staff, 'set-series-format': printers,
-  'add-press': staff,
+  'add-press': staff, 'set-roller': printers, 'retire-roller': printers,
+  'add-tub': printers, 'describe-tub': printers, 'weigh-tub': printers,
   'set-studio': managers, 'add-person': managers, 'change-person': managers,
 }
 

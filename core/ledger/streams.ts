@@ -2,14 +2,15 @@ import { decideEdition } from '../edition/decide'
 import { evolveEdition, foldEdition } from '../edition/evolve'
 import { emptyEdition, type EditionState } from '../edition/state'
 import type { EditionCommands, EditionCommandType } from '../edition/commands'
-import { type BatchState, decideBatch, emptyBatch, evolveBatch } from '../stores/batch'
+import { type BatchCommands, type BatchState, decideBatch, emptyBatch, evolveBatch } from '../stores/batch'
 import { decideLot, emptyLot, evolveLot, type LotState } from '../stores/lot'
 import { decidePress, emptyPress, evolvePress, type PressState } from '../stores/press'
 import { decideStudio, emptyStudio, evolveStudio, type StudioState } from '../stores/studio'
-import { type Context, type Decision, type Happening, refuse, streamKind } from './envelope'
+import { decideTub, emptyTub, evolveTub, type TubState } from '../stores/tub'
+import { type Context, type Decision, type Happening, refuse, streamId, streamKind } from './envelope'
 import { may } from './roles'
 
-export type StreamState = EditionState | LotState | BatchState | PressState | StudioState
+export type StreamState = EditionState | LotState | BatchState | TubState | PressState | StudioState
 
 /** A command as the ledger takes it: one main stream, and whatever else it needs to read or write. */
 export interface Command {
@@ -19,13 +20,14 @@ export interface Command {
   expectedSeq?: number
 }
 
-export const streamKinds = ['edition', 'lot', 'batch', 'press', 'studio'] as const
+export const streamKinds = ['edition', 'lot', 'batch', 'tub', 'press', 'studio'] as const
 
 export function emptyState(stream: string): StreamState {
   switch (streamKind(stream)) {
     case 'edition': return emptyEdition(stream)
     case 'lot': return emptyLot(stream)
     case 'batch': return emptyBatch(stream)
+    case 'tub': return emptyTub(stream)
     case 'press': return emptyPress(stream)
     default: return emptyStudio(stream)
   }
@@ -37,6 +39,7 @@ export function evolve(state: StreamState, event: Happening): StreamState {
     case 'edition': return evolveEdition(state as EditionState, event)
     case 'lot': return evolveLot(state as LotState, event)
     case 'batch': return evolveBatch(state as BatchState, event)
+    case 'tub': return evolveTub(state as TubState, event)
     case 'press': return evolvePress(state as PressState, event)
     default: return evolveStudio(state as StudioState, event)
   }
@@ -61,6 +64,12 @@ export function streamsFor(command: Command): string[] {
       for (const zone of (command.data as EditionCommands['set-zones']).zones) if (zone.batchId !== null) extra.push(`batch:${zone.batchId}`)
     }
   }
+  if (command.type === 'mix-batch' || command.type === 'add-ink') {
+    for (const { tubId, batchId } of (command.data as BatchCommands['add-ink']).components) {
+      if (tubId !== null) extra.push(`tub:${tubId}`)
+      if (batchId !== null) extra.push(`batch:${batchId}`)
+    }
+  }
   return [...new Set([command.stream, ...extra])]
 }
 
@@ -72,8 +81,9 @@ function lotsIn(states: ReadonlyMap<string, StreamState>, command: Command): { l
   return { lot: lotOf(lotId), offcutLots: offcuts.map(offcut => lotOf(offcut.lotId)) }
 }
 
-function batchesIn(states: ReadonlyMap<string, StreamState>): Map<string, BatchState> {
-  return new Map([...states].filter(([stream]) => streamKind(stream) === 'batch').map(([stream, state]) => [stream.slice(6), state as BatchState]))
+/** States of one kind by their ids. */
+function statesOf<State extends StreamState>(states: ReadonlyMap<string, StreamState>, kind: string): Map<string, State> {
+  return new Map([...states].filter(([stream]) => streamKind(stream) === kind).map(([stream, state]) => [streamId(stream), state as State]))
 }
 
 /**
@@ -91,10 +101,11 @@ export function decide(states: ReadonlyMap<string, StreamState>, command: Comman
       studio: (states.get('studio') ?? emptyStudio()) as StudioState,
       ...lotsIn(states, command),
       press: [...states.values()].find(state => state.stream.startsWith('press:')) as PressState | undefined,
-      batches: batchesIn(states),
+      batches: statesOf<BatchState>(states, 'batch'),
     }, { type: command.type as EditionCommandType, data: command.data as never, expectedSeq: command.expectedSeq }, context)
     case 'lot': return decideLot(own as LotState, command, context)
-    case 'batch': return decideBatch(own as BatchState, command, context)
+    case 'batch': return decideBatch(own as BatchState, command, { tubs: statesOf<TubState>(states, 'tub'), batches: statesOf<BatchState>(states, 'batch') }, context)
+    case 'tub': return decideTub(own as TubState, command, context)
     case 'press': return decidePress(own as PressState, command, context)
     default: return decideStudio(own as StudioState, command, context)
   }

@@ -14,6 +14,7 @@ export const upcasters: Record<string, Upcaster> = {
   'sheets-torn@1': data => ({ ...data, width: 0, height: 0 }),
   'lot-added@1': data => ({ ...data, ...lotDefaults }),
   'lot-torn@1': data => ({ ...data, rationId: null }),
+  'batch-mixed@1': data => ({ ...data, components: (data.components as object[]).map(component => ({ ...component, tubId: null, batchId: null })) }),
   'studio-set@1': data => ({ ...data, ...studioDefaults }),
 }
 

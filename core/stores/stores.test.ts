@@ -1,8 +1,6 @@
-import fc from 'fast-check'
 import { tornRight } from '../edition/commands'
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
-import { type BatchState, shares } from './batch'
 import { inHand, lotDefaults, type LotState } from './lot'
 import type { PressState } from './press'
 import type { StudioState } from './studio'
@@ -10,7 +8,6 @@ import type { StudioState } from './studio'
 const description = { ...lotDefaults, maker: 'Oakum Vale', name: 'cream laid', width: 760, height: 560, weight: 200, price: 4.6 }
 const laid = { ...description, sheets: 20 }
 const lotOf = (table: PressTable) => table.states.get('lot:l1') as LotState
-const batchOf = (table: PressTable) => table.states.get('batch:b1') as BatchState
 
 function code(table: PressTable, type: string, stream: string, data: unknown, role?: 'student' | 'member') {
   return table.submit({ type, stream, data }, role).refusal?.code
@@ -89,56 +86,6 @@ describe('a paper lot', () => {
     expect(table.give('tear', { ...tornRight('l1', 1, 4), ...given }).refusal?.code).toBe(expected)
     expect(lotOf(table).left).toBe(20)
     expect(table.edition.made).toBe(0)
-  })
-})
-
-describe('an ink batch', () => {
-  const mix = { name: 'slate 2', family: 'oil', colour: '#445566', components: [{ name: 'black', milligrams: 9_000 }, { name: 'base', milligrams: 70_000 }, { name: 'white', milligrams: 21_000 }] }
-
-  it('knows its shares', () => {
-    expect(shares(mix.components)).toEqual([0.09, 0.7, 0.21])
-    expect(shares([])).toEqual([])
-    expect(shares([{ name: 'none', milligrams: 0 }])).toEqual([0])
-  })
-
-  it('refuses weights that are none', () => {
-    const table = new PressTable()
-    expect(code(table, 'mix-batch', 'batch:b1', { ...mix, components: [] })).toBe('no-component')
-    expect(code(table, 'mix-batch', 'batch:b1', { ...mix, components: [{ name: 'black', milligrams: 0 }] })).toBe('weight-range')
-    expect(code(table, 'mix-batch', 'batch:b1', { ...mix, components: [{ name: 'black', milligrams: -5 }] })).toBe('weight-range')
-    expect(code(table, 'mix-batch', 'batch:b1', { ...mix, name: '' })).toBe('name-missing')
-    expect(code(table, 'draw-ink', 'batch:b1', { milligrams: 1, editionStream: '', note: '' })).toBe('unknown-batch')
-  })
-
-  it('never gives more than was mixed, whatever is drawn and reweighed', () => {
-    const act = fc.record({ draw: fc.boolean(), milligrams: fc.integer({ min: 1, max: 120_000 }) })
-    fc.assert(fc.property(fc.array(act, { maxLength: 25 }), (acts) => {
-      const table = new PressTable()
-      code(table, 'mix-batch', 'batch:b1', mix)
-      let left = 100_000
-      for (const { draw, milligrams } of acts) {
-        const refused = draw
-          ? code(table, 'draw-ink', 'batch:b1', { milligrams, editionStream: table.stream, note: '' })
-          : code(table, 'reweigh-batch', 'batch:b1', { milligrams, reason: 'on the scale' })
-        const possible = draw ? milligrams <= left : milligrams <= 100_000
-        expect(refused === undefined).toBe(possible)
-        if (possible) left = draw ? left - milligrams : milligrams
-        expect(batchOf(table).left).toBe(left)
-        expect(left).toBeGreaterThanOrEqual(0)
-      }
-    }))
-  })
-
-  it('is named in the zones that use it, and each pull keeps it', () => {
-    const table = new PressTable().tear(2)
-    code(table, 'mix-batch', 'batch:b1', mix)
-    expect(table.give('set-zones', { layerId: table.layer, zones: [{ id: 'a', name: 'sky', batchId: 'b2' }] }).refusal?.code).toBe('unknown-batch')
-    expect(table.give('set-zones', { layerId: table.layer, zones: [] }).refusal?.code).toBe('no-zone')
-    table.must('set-zones', { layerId: table.layer, zones: [{ id: 'a', name: 'sky', batchId: 'b1' }, { id: 'b', name: 'sea', batchId: null }] })
-    expect(table.edition.layers[0]!.zones).toEqual([{ id: 'a', name: 'sky', batchId: 'b1', batchName: 'slate 2' }, { id: 'b', name: 'sea', batchId: null, batchName: '' }])
-    table.pull(1, { batchIds: ['b1'] })
-    table.must('set-zones', { layerId: table.layer, zones: [{ id: 'a', name: 'sky', batchId: null }] })
-    expect(table.edition.pulls[0]!.batchIds).toEqual(['b1'])
   })
 })
 

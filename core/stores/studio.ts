@@ -1,6 +1,7 @@
 import { type Context, type Decision, type Happening, refuse, type Role } from '../ledger/envelope'
 import { versionOf } from '../ledger/versions'
 import type { PastEdition, PastEditionRow } from '../plan/past-editions'
+import type { Roller } from '../ink/roller'
 import type { LineCustom } from '../plan/plan'
 import type { SeriesFormat } from '../register/registration'
 import type { LengthUnit } from '../units/length'
@@ -26,6 +27,8 @@ export interface StudioEvents {
   'past-editions-added': { editions: PastEdition[] }
   'past-edition-withdrawn': { id: string, reason: string }
   'series-format-set': SeriesFormat
+  'roller-set': Roller
+  'roller-retired': { id: string }
   'person-added': { personId: string, role: Role }
   'person-changed': { personId: string, role: Role, active: boolean }
 }
@@ -35,6 +38,8 @@ export interface StudioCommands {
   'add-past-editions': { editions: PastEditionRow[] }
   'withdraw-past-edition': StudioEvents['past-edition-withdrawn']
   'set-series-format': SeriesFormat
+  'set-roller': Roller
+  'retire-roller': StudioEvents['roller-retired']
   'add-person': StudioEvents['person-added']
   'change-person': StudioEvents['person-changed']
 }
@@ -46,11 +51,12 @@ export interface StudioState extends StudioSettings {
   /** Editions from before the ledger, as totals. */
   pastEditions: PastEdition[]
   seriesFormats: SeriesFormat[]
+  rollers: Roller[]
   people: Record<string, { role: Role, active: boolean }>
 }
 
 export function emptyStudio(stream = 'studio'): StudioState {
-  return { stream, seq: 0, name: '', line: 'number-title-signature', destroyedNumber: 'retired', currency: '€', ...studioDefaults, pastEditions: [], seriesFormats: [], people: {} }
+  return { stream, seq: 0, name: '', line: 'number-title-signature', destroyedNumber: 'retired', currency: '€', ...studioDefaults, pastEditions: [], seriesFormats: [], rollers: [], people: {} }
 }
 
 /** Total: an unknown event only moves the sequence. */
@@ -75,6 +81,11 @@ export function evolveStudio(state: StudioState, event: Happening): StudioState 
       const format = event.data as SeriesFormat
       return { ...next, seriesFormats: [...state.seriesFormats.filter(known => known.id !== format.id), format] }
     }
+    case 'roller-set': {
+      const roller = event.data as Roller
+      return { ...next, rollers: [...state.rollers.filter(known => known.id !== roller.id), roller] }
+    }
+    case 'roller-retired': return { ...next, rollers: state.rollers.filter(known => known.id !== (event.data as { id: string }).id) }
     default: return next
   }
 }
@@ -107,6 +118,15 @@ export function decideStudio(state: StudioState, command: { type: string, data: 
       const format = command.data as SeriesFormat
       if (format.name.trim() === '') return refuse('name-missing', 'Give the series a name to find its format by.', 'name')
       return append('series-format-set')
+    }
+    case 'set-roller': {
+      const roller = command.data as Roller
+      if (roller.name.trim() === '') return refuse('name-missing', 'Give the roller a name to find it by, for instance “large soft”.', 'name')
+      return roller.width > 0 && roller.diameter > 0 ? append('roller-set') : refuse('roller-range', 'A roller has a width and a diameter above zero.', 'width')
+    }
+    case 'retire-roller': {
+      const { id } = command.data as StudioCommands['retire-roller']
+      return state.rollers.some(roller => roller.id === id) ? append('roller-retired') : refuse('unknown-roller', 'That roller is not in the store any more.', 'id')
     }
     case 'add-person': {
       const data = command.data as StudioCommands['add-person']

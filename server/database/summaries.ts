@@ -12,13 +12,14 @@ import { goodAt, type Stack, stackOf } from '#core/run/outlook'
 import { pace } from '#core/run/pace'
 import type { BatchState } from '#core/stores/batch'
 import type { LotState } from '#core/stores/lot'
+import type { TubState } from '#core/stores/tub'
 import type { PressState } from '#core/stores/press'
-import type { BatchSummary, EditionSummary, LotSummary, PressSummary } from '#shared/replies/replies'
+import type { BatchSummary, EditionSummary, LotSummary, PressSummary, TubSummary } from '#shared/replies/replies'
 import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 2
+export const summaryVersion = 3
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -62,8 +63,13 @@ function lotSummary(state: LotState): LotSummary {
 }
 
 function batchSummary(state: BatchState): BatchSummary {
-  const { name, family, colour, components, left, mixed, seq } = state
-  return { id: streamId(state.stream), name, family, colour, components, left, mixed, seq }
+  const { stream, ...batch } = state
+  return { id: streamId(stream), ...batch }
+}
+
+function tubSummary(state: TubState): TubSummary {
+  const { stream, ...tub } = state
+  return { id: streamId(stream), ...tub }
 }
 
 function pressSummary(state: PressState): PressSummary {
@@ -83,6 +89,7 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
     }
     case 'lot': return row((state as LotState).name, '', lotSummary(state as LotState))
     case 'batch': return row((state as BatchState).name, '', batchSummary(state as BatchState))
+    case 'tub': return row((state as TubState).name, '', tubSummary(state as TubState))
     case 'press': return row((state as PressState).name, '', pressSummary(state as PressState))
     default: return null
   }

@@ -1,6 +1,6 @@
 import type { EditionState } from '#core/edition/state'
 import type { StudioState } from '#core/stores/studio'
-import type { BatchSummary, EditionReply, EditionsReply, EditionSummary, FloorReply, LotSummary, PressSummary, StoresReply } from '#shared/replies/replies'
+import type { BatchSummary, EditionReply, EditionsReply, EditionSummary, FloorReply, LotSummary, PressSummary, StoresReply, TubSummary } from '#shared/replies/replies'
 import type { EditionsQuery } from '#shared/queries/lists'
 import { rows } from '../database/connections'
 import type { StoredEditionSummary } from '../database/summaries'
@@ -55,10 +55,10 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
 }
 
 export async function readStores(room: Pressroom): Promise<StoresReply> {
-  const [lots, batches, presses] = await Promise.all([
-    summariesOf<LotSummary>(room.db, 'lot'), summariesOf<BatchSummary>(room.db, 'batch'), summariesOf<PressSummary>(room.db, 'press'),
+  const [lots, batches, tubs, presses] = await Promise.all([
+    summariesOf<LotSummary>(room.db, 'lot'), summariesOf<BatchSummary>(room.db, 'batch'), summariesOf<TubSummary>(room.db, 'tub'), summariesOf<PressSummary>(room.db, 'press'),
   ])
-  return { lots, batches, presses }
+  return { lots, batches, tubs, presses }
 }
 
 const sinceShown = 12 * 3600_000

@@ -1,9 +1,10 @@
 import { AmendSize, CloseEdition, Curate, GiveNumbers, NameSheet, NameSheetWithReason, Reason, SpoilSheet, WithdrawNumbers } from './finishing'
+import { AddInk, AddTub, DescribeTub, DrawInk, KeepBatch, MixBatch, PlanBlend, PlanOverprint, RetireRoller, ReweighBatch, SeeDrawDown, SetInkedShare, SetRoller, SetRollUp, WeighRun, WeighTub } from './inking'
 import { ChangePlan, StartEdition } from './plan'
 import { AddLayer, ChangeLayer, SetPress, SetZones } from './planning'
 import { ChangeBlock, DrawRegister, FindExposure, PlanPiece, PrepareBlock, RecordBlockState, SetSeriesFormat, Tear } from './preparing'
 import { Adjust, DeclareDry, JudgePull, NameLayer, NamePull, NamePullWithReason, PullTap, SettleDispute, VoidAdjustment } from './pulling'
-import { AddLot, AddPastEditions, AddPress, BuyPaper, CountLot, DescribeLot, DrawInk, MixBatch, MoveRation, RationPaper, ReweighBatch, SetStudio, WithdrawPastEdition } from './stores'
+import { AddLot, AddPastEditions, AddPress, BuyPaper, CountLot, DescribeLot, MoveRation, RationPaper, SetStudio, WithdrawPastEdition } from './stores'
 
 type RequestClass = new () => object
 
@@ -14,6 +15,7 @@ export const catalogue: Record<string, Record<string, RequestClass>> = {
     'set-zones': SetZones, 'set-press': SetPress,
     'plan-piece': PlanPiece, 'tear': Tear, 'prepare-block': PrepareBlock, 'change-block': ChangeBlock, 'record-block-state': RecordBlockState,
     'find-exposure': FindExposure, 'draw-register': DrawRegister,
+    'set-roll-up': SetRollUp, 'set-inked-share': SetInkedShare, 'plan-overprint': PlanOverprint, 'plan-blend': PlanBlend,
     'pull': PullTap, 'judge-pull': JudgePull, 'void-pull': NamePullWithReason, 'restore-pull': NamePull,
     'settle-dispute': SettleDispute, 'adjust': Adjust, 'void-adjustment': VoidAdjustment, 'set-bat': NamePullWithReason,
     'declare-dry': DeclareDry, 'cut-further': NameLayer,
@@ -26,7 +28,11 @@ export const catalogue: Record<string, Record<string, RequestClass>> = {
     'add-lot': AddLot, 'describe-lot': DescribeLot, 'buy-paper': BuyPaper, 'count-lot': CountLot,
     'ration-paper': RationPaper, 'release-paper': MoveRation, 'return-paper': MoveRation,
   },
-  batch: { 'mix-batch': MixBatch, 'draw-ink': DrawInk, 'reweigh-batch': ReweighBatch },
+  batch: {
+    'mix-batch': MixBatch, 'add-ink': AddInk, 'draw-ink': DrawInk, 'reweigh-batch': ReweighBatch, 'keep-batch': KeepBatch,
+    'see-draw-down': SeeDrawDown, 'weigh-run': WeighRun,
+  },
+  tub: { 'add-tub': AddTub, 'describe-tub': DescribeTub, 'weigh-tub': WeighTub },
   press: { 'add-press': AddPress },
-  studio: { 'set-studio': SetStudio, 'add-past-editions': AddPastEditions, 'withdraw-past-edition': WithdrawPastEdition, 'set-series-format': SetSeriesFormat },
+  studio: { 'set-studio': SetStudio, 'add-past-editions': AddPastEditions, 'withdraw-past-edition': WithdrawPastEdition, 'set-series-format': SetSeriesFormat, 'set-roller': SetRoller, 'retire-roller': RetireRoller },
 }

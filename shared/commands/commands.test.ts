@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { tornRight } from '#core/edition/commands'
 import { rolesFor } from '#core/ledger/roles'
+import { rollUpDefaults } from '#core/ink/roll-up'
 import { evenMargins } from '#core/paper/piece'
 import { noEdges } from '#core/paper/tear-plan'
 import { lotDefaults } from '#core/stores/lot'
@@ -20,6 +21,11 @@ const piece = {
   lotId: 'l', sheet: { width: 760, height: 560, deckles: noEdges, allowance: 0, grain: 'unknown' }, image: { width: 240, height: 160 },
   margins: evenMargins(30, 1.25), foot: 1.25, trim: 0, grain: 'free', deckles: noEdges, strip: 15,
 }
+const rollUp = { ...rollUpDefaults, roller: { id: 'r', name: 'large', width: 200, diameter: 60 }, chores: [{ every: 10, what: 'wipe the rim' }], zones: [{ zoneId: 'z', inkedShare: null, wipedShare: 0.1 }] }
+const tub = {
+  name: 'warm red', maker: '', container: 'tub', family: 'oil', nature: 'pigment', density: 1.1, tinting: 1, price: 0.1, openedOn: '2026-11-02', condition: 'clean',
+  limits: { least: 1, most: 5 }, keptAt: 'shelf 1', card: { white: '#ffffff', overWhite: '#bb3333', overBlack: '#301010', thickness: 8 },
+}
 const register = {
   sheet: { width: 300, height: 230 }, outline: { left: 40, top: 25, width: 200, height: 150 }, image: box, rotation: 0, meeting: 'paper onto block',
   mat: box, series: { topLine: 30, footLine: 40 }, stops: 20, pins: [{ x: 10, y: -8, diameter: 6 }],
@@ -37,6 +43,9 @@ const samples: Record<string, Record<string, Record<string, unknown>>> = {
     'prepare-block': { block }, 'change-block': { blockId: 'b', block }, 'record-block-state': { blockId: 'b', name: 'first', cutOn: '2026-11-02', note: '', pictureId: null },
     'find-exposure': { blockId: 'b', exposure: { steps: [30, 42], firstHolding: null, exposure: 42, washOut: 180, hardening: 0, note: '' } },
     'draw-register': { register, formatId: null }, 'pull': pull,
+    'set-roll-up': { layerId: 'l', rollUp }, 'set-inked-share': { blockId: 'b', share: 0.4, reading: { pictureId: 'p', threshold: 128, lightInked: false, masked: [{ left: 0, top: 0, width: 0.5, height: 0.1 }] } },
+    'plan-overprint': { overprint: { paper: '#efe3c4', layers: [{ layerId: 'l', batchId: null, thickness: 8 }], wishes: [{ layers: ['l'], keep: 'paper', colour: null, layerId: null }] } },
+    'plan-blend': { layerId: 'l', blend: { stripes: [{ batchId: 'b', at: 0.2 }, { batchId: 'c', at: 0.8 }], blend: 0.3, widening: 0.01, freshAfter: 12, avoid: 'green', severalDirections: false, thickness: 8 } },
     'judge-pull': { pullId: 'p', verdict: 'doubtful', faults: [], rescued: 'burnished', reason: '' },
     'void-pull': { pullId: 'p', reason: '' }, 'restore-pull': { pullId: 'p' },
     'settle-dispute': { pullId: 'p', reason: 'seen', outcome: 'move', sheetId: 3 }, 'adjust': { layerId: 'l', kind: 'packing', note: '' },
@@ -52,11 +61,17 @@ const samples: Record<string, Record<string, Record<string, unknown>>> = {
     'release-paper': { rationId: 'r', sheets: 2 }, 'return-paper': { rationId: 'r', sheets: 1 }, 'count-lot': { sheets: 3, reason: 'x' },
   },
   batch: {
-    'mix-batch': { name: 'slate', family: 'oil', colour: '#445566', components: [{ name: 'black', milligrams: 900 }] },
+    'mix-batch': { name: 'slate', family: 'oil', colour: '#445566', components: [{ tubId: null, batchId: null, name: 'black', milligrams: 900 }] },
+    'add-ink': { components: [{ tubId: 't', batchId: null, name: 'light oil', milligrams: 90 }], why: 'loosened' }, 'keep-batch': { milligrams: 400, scraped: 20, how: 'wrapped' },
+    'see-draw-down': { ground: '#ffffff', colour: '#445566', thickness: 8 }, 'weigh-run': { editionStream: 'edition:e', layerId: 'l', milligrams: 9000, area: 900000, film: 7.5 },
     'draw-ink': { milligrams: 20, editionStream: 'edition:e', note: '' }, 'reweigh-batch': { milligrams: 0, reason: 'dry' },
+  },
+  tub: {
+    'add-tub': { ...tub, milligrams: 400_000 }, 'describe-tub': { ...tub, card: null, limits: null, openedOn: null }, 'weigh-tub': { milligrams: 10, reason: 'spilt' },
   },
   press: { 'add-press': { name: 'Long press', kind: 'roller bed', divisions: 12 } },
   studio: {
+    'set-roller': { id: 'r', name: 'large', width: 200, diameter: 60 }, 'retire-roller': { id: 'r' },
     'set-studio': { name: 'Rope Works', line: 'number-signature', destroyedNumber: 'retired', currency: '€', ...studioDefaults },
     'add-past-editions': { editions: [{ title: 'Old Pier', method: 'single', work: 'press', passed: 96, rejected: 4, finished: 0, lost: 0 }] },
     'withdraw-past-edition': { id: 'x', reason: 'another room' }, 'set-series-format': { id: 'f', name: 'Harbour set', topLine: 40, footLine: 60, mat: null },

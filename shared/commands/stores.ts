@@ -1,11 +1,10 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import type { Grain } from '#core/paper/tear-plan'
 import type { PastEditionRow } from '#core/plan/past-editions'
 import { lineCustoms, type LineCustom, type Method, methods } from '#core/plan/plan'
 import { type Work, works } from '#core/plan/work'
-import { type InkFamily, inkFamilies } from '#core/stores/batch'
 import { type LotDescription, type PaperUse, paperUses } from '#core/stores/lot'
 import { type PressKind, pressKinds } from '#core/stores/press'
 import { type LengthUnit, lengthUnits } from '#core/units/length'
@@ -47,29 +46,6 @@ export class MoveRation {
 
 export class CountLot {
   @IsInt() @Min(0) @Max(100_000) sheets!: number
-  @IsString() @MaxLength(500) reason!: string
-}
-
-class InkComponent {
-  @IsString() @Length(1, 80) name!: string
-  @IsInt() @Max(100_000_000) milligrams!: number
-}
-
-export class MixBatch {
-  @IsString() @Length(1, 80) name!: string
-  @IsIn(inkFamilies) family!: InkFamily
-  @Matches(/^#[0-9a-f]{6}$/i) colour!: string
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => InkComponent) components!: InkComponent[]
-}
-
-export class DrawInk {
-  @IsInt() @Min(1) @Max(100_000_000) milligrams!: number
-  @IsString() @MaxLength(80) editionStream!: string
-  @IsString() @MaxLength(200) note!: string
-}
-
-export class ReweighBatch {
-  @IsInt() @Min(0) @Max(100_000_000) milligrams!: number
   @IsString() @MaxLength(500) reason!: string
 }
 

@@ -1,11 +1,12 @@
 import type { EditionState } from '#core/edition/state'
 import type { StudioSettings, StudioState } from '#core/stores/studio'
 import type { Role } from '#core/ledger/envelope'
-import type { InkFamily } from '#core/stores/batch'
+import type { BatchState } from '#core/stores/batch'
 import type { PieceWanted } from '#core/paper/tear-plan'
 import type { ShopRecord } from '#core/plan/shop-record'
 import type { LotState } from '#core/stores/lot'
 import type { PressKind } from '#core/stores/press'
+import type { TubState } from '#core/stores/tub'
 
 /** The ledger's answer to a command that was stored. */
 export interface StoredReply {
@@ -114,12 +115,14 @@ export interface EditionReply {
 }
 
 export type LotSummary = Omit<LotState, 'stream'> & { id: string }
-export interface BatchSummary { id: string, name: string, family: InkFamily, colour: string, components: { name: string, milligrams: number }[], left: number, mixed: number, seq: number }
+export type BatchSummary = Omit<BatchState, 'stream'> & { id: string }
+export type TubSummary = Omit<TubState, 'stream'> & { id: string }
 export interface PressSummary { id: string, name: string, kind: PressKind, divisions: number }
 
 export interface StoresReply {
   lots: LotSummary[]
   batches: BatchSummary[]
+  tubs: TubSummary[]
   presses: PressSummary[]
 }
 
