@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { countEdition } from '#core/edition/count'
 import { placeOf } from '#core/edition/places'
 import type { EditionState } from '#core/edition/state'
+import { predictedBatch } from '#core/stores/slab'
 import { rows } from '../server/database/connections'
 import { firstBreak } from '../server/database/events'
 import { listEditions, readEdition, readFloor, readStores } from '../server/services/editions'
@@ -62,13 +63,17 @@ describe('the demo pressroom', () => {
   })
 
   it('took its paper from the lots and its ink from the slab', async () => {
-    const { lots, batches, presses } = await readStores(room)
+    const { lots, batches, tubs, presses, rollers } = await readStores(room)
     const torn = editions.flatMap(edition => edition.torn)
     for (const lot of lots) {
       const used = torn.filter(t => t.lotId === lot.id).reduce((sum, t) => sum + t.lotSheets, 0)
       expect(lot.left, lot.name).toBe(lot.bought - used - lot.rations.reduce((sum, ration) => sum + ration.released, 0))
     }
-    expect(batches.map(batch => batch.name).sort()).toEqual(['bollard rust', 'capstan black', 'sand ochre', 'slate 2'])
+    expect(batches.map(batch => batch.name).sort()).toEqual(['bollard rust', 'capstan black', 'dusk rose', 'sand ochre', 'slate 2', 'tide blue, clear'])
+    expect(rollers).toHaveLength(3)
+    const shelf = { tubs: new Map(tubs.map(tub => [tub.id, tub])), batches: new Map(batches.map(batch => [batch.id, batch])) }
+    for (const batch of batches) expect(predictedBatch(batch, shelf)?.unknown, batch.name).toBe(0)
+    for (const tub of tubs) expect(tub.left, tub.name).toBeGreaterThan(0)
     expect(presses.map(press => press.name).sort()).toEqual(['Hand table 2', 'Long press', 'Small platen'])
   })
 

@@ -1,5 +1,10 @@
+import { cardOf } from '#core/ink/draw-down'
+import { starterInks } from '#core/ink/pigments'
+import { rollUpDefaults } from '#core/ink/roll-up'
+import type { Roller } from '#core/ink/roller'
 import { type EditionPlan, planDefaults } from '#core/plan/plan'
 import { type LotDescription, lotDefaults } from '#core/stores/lot'
+import type { TubDescription } from '#core/stores/tub'
 import { studioDefaults } from '#core/stores/studio'
 import { netLoftFirst, netLoftSecond, netLoftThird } from './block-pictures'
 import { type DemoLot, type Desk, EditionInHand, upTo } from './desk'
@@ -9,7 +14,12 @@ const hour = 60 * 60_000
 
 const packing = [{ name: 'newsprint', thickness: 0.1 }, { name: 'press card', thickness: 0.6 }, { name: 'felt', thickness: 2.4 }]
 
-interface Stores { laid: DemoLot, kozo: DemoLot, board: DemoLot, newsprint: DemoLot, black: string, slate: string, ochre: string, rust: string, long: string, platen: string, table: string }
+/** The hand rollers of the room. */
+const rollers: Roller[] = [
+  { id: 'roller-small', name: 'small hard', width: 60, diameter: 38 }, { id: 'roller-middle', name: 'middle soft', width: 150, diameter: 50 }, { id: 'roller-large', name: 'large soft', width: 260, diameter: 80 },
+]
+
+interface Stores { laid: DemoLot, kozo: DemoLot, board: DemoLot, newsprint: DemoLot, black: string, slate: string, ochre: string, rust: string, tide: string, dusk: string, long: string, platen: string, table: string }
 
 /** The stock of an invented pressroom in a former rope works. */
 async function stock(desk: Desk, manager: string): Promise<Stores> {
@@ -23,18 +33,30 @@ async function stock(desk: Desk, manager: string): Promise<Stores> {
     const description: LotDescription = { ...lotDefaults, name, maker, width: 760, height: 560, weight, price, ...more }
     return { ...description, id: await put('lot', 'add-lot', { ...description, sheets }) }
   }
+  const tubs = new Map<string, string>()
+  for (const [i, { name, nature, density, tinting, pigment }] of starterInks.entries()) {
+    const description: TubDescription = {
+      name, maker: i % 3 === 0 ? 'Capstan Colour' : 'Tarred Twine Inks', container: nature === 'oil' || nature === 'drier' ? 'bottle' : i % 4 === 1 ? 'tube' : 'tub', family: 'oil', nature, density, tinting,
+      price: nature === 'pigment' ? 0.11 + 0.01 * (i % 5) : 0.06, openedOn: i % 4 === 3 ? null : new Date(at - i * day).toISOString().slice(0, 10), condition: name === 'earth red' ? 'skinned' : 'clean',
+      limits: nature === 'drier' ? { least: 1, most: 4 } : nature === 'oil' ? { least: 0, most: 6 } : null, keptAt: nature === 'pigment' ? 'colour shelf' : 'by the slab',
+      card: nature === 'pigment' || nature === 'white' ? cardOf(pigment, '#f4f2ec', name === 'bone black' ? 1 : 8) : null,
+    }
+    tubs.set(name, await put('tub', 'add-tub', { ...description, milligrams: (nature === 'pigment' ? 220 + 30 * (i % 7) : 400) * 1000 }))
+  }
   const batch = (name: string, colour: string, family: string, components: [string, number][]) => put('batch', 'mix-batch', {
-    name, colour, family, components: components.map(([ink, grams]) => ({ tubId: null, batchId: null, name: ink, milligrams: grams * 1000 })),
+    name, colour, family, components: components.map(([ink, grams]) => ({ tubId: tubs.get(ink) ?? null, batchId: null, name: ink, milligrams: grams * 1000 })),
   })
   return {
     laid: await lot('cream laid', 'Oakum Vale Mill', 200, 4.6, 120, { grain: 'width', betterSide: 'felt side, watermark reads right', deckles: { left: false, right: false, top: true, bottom: true }, keptAt: 'drawer 2' }),
     kozo: await lot('white kozo', 'Saltmarsh Papers', 70, 3.9, 20, { width: 970, height: 640, grain: 'width', betterSide: 'smooth side', keptAt: 'drawer 3' }),
     board: await lot('heavy rag', 'Oakum Vale Mill', 300, 7.2, 40, { grain: 'height', damp: true, keptAt: 'drawer 4' }),
     newsprint: await lot('newsprint', 'Dockside Paper', 55, 0.12, 400, { use: 'proof', width: 650, height: 500, keptAt: 'under the long press' }),
-    black: await batch('capstan black', '#1f2022', 'oil', [['bone black', 180], ['stiff varnish', 12]]),
-    slate: await batch('slate 2', '#4c5c6b', 'oil', [['transparent base', 70], ['bone black', 9], ['deep blue', 14], ['white', 22]]),
-    ochre: await batch('sand ochre', '#c9a45c', 'water-washable oil', [['transparent base', 60], ['earth yellow', 24], ['white', 6]]),
+    black: await batch('capstan black', '#1f2022', 'oil', [['bone black', 180], ['light oil', 6]]),
+    slate: await batch('slate 2', '#4c5c6b', 'oil', [['transparent base', 70], ['bone black', 9], ['deep blue', 14], ['hiding white', 22]]),
+    ochre: await batch('sand ochre', '#c9a45c', 'oil', [['transparent base', 60], ['earth yellow', 24], ['hiding white', 6]]),
     rust: await batch('bollard rust', '#94492f', 'oil', [['earth red', 40], ['transparent base', 30], ['orange', 8]]),
+    tide: await batch('tide blue, clear', '#9fc0c9', 'oil', [['transparent base', 46], ['clear blue', 5], ['green', 2]]),
+    dusk: await batch('dusk rose', '#c98a92', 'oil', [['transparent base', 30], ['rose', 6], ['hiding white', 8]]),
     long: await put('press', 'add-press', { name: 'Long press', kind: 'roller bed', divisions: 12 }),
     platen: await put('press', 'add-press', { name: 'Small platen', kind: 'platen', divisions: 0 }),
     table: await put('press', 'add-press', { name: 'Hand table 2', kind: 'by hand', divisions: 0 }),
@@ -156,6 +178,7 @@ async function ferryClock(desk: Desk, by: string, stores: Stores): Promise<void>
   const edition = await new EditionInHand(desk, by, desk.now - 26 * hour).start({ title: 'Ferry Clock', plan: plan('Oona Vell', 18, { method: 'blended roll', layersPlanned: 2, start: 26 }) }, 'sky, blended')
   await edition.addLayer('key black')
   await edition.ink(0, stores.slate)
+  await edition.give('plan-blend', { layerId: edition.layers[0]!, blend: { stripes: [{ batchId: stores.ochre, at: 0.15 }, { batchId: stores.tide, at: 0.85 }], blend: 0.35, widening: 0.01, freshAfter: 16, avoid: 'green', severalDirections: false, thickness: 8 } })
   await edition.press(0, stores.long, 1, 6, packing)
   await edition.sheet(stores.kozo, { width: 260, height: 190 }, 32)
   await edition.block('sky block', 'vinyl', 4)
@@ -210,8 +233,14 @@ async function slackWater(desk: Desk, by: string, stores: Stores): Promise<void>
   }, 'transparent blue')
   await edition.addLayer('rust')
   await edition.sheet(stores.laid, { width: 230, height: 150 }, 28)
-  await edition.block('colour block', 'hard lino', 4.8)
-  await edition.block('key block', 'hard lino', 4.8)
+  const colour = await edition.block('colour block', 'hard lino', 4.8)
+  const key = await edition.block('key block', 'hard lino', 4.8)
+  await edition.give('set-inked-share', { blockId: colour, share: 0.72, reading: null })
+  await edition.give('set-inked-share', { blockId: key, share: 0.31, reading: null })
+  await edition.ink(0, stores.tide)
+  await edition.ink(1, stores.rust)
+  await edition.give('set-roll-up', { layerId: edition.layers[0]!, rollUp: { ...rollUpDefaults, roller: rollers[2]!, wiping: 'the lamp', chores: [{ every: 10, what: 'clear the slab’s rim' }], zones: [{ zoneId: 'whole', inkedShare: null, wipedShare: 0.03 }] } })
+  await edition.give('plan-overprint', { overprint: { paper: '#efe3c4', layers: edition.layers.map((layerId, i) => ({ layerId, batchId: [stores.tide, stores.rust][i]!, thickness: 8 })), wishes: [{ layers: [...edition.layers], keep: 'layer', colour: null, layerId: edition.layers[1]! }] } })
 }
 
 /** The whole invented pressroom, dated around `desk.now`, the same on every start. */
@@ -222,6 +251,7 @@ export async function fillPressroom(desk: Desk): Promise<void> {
   const [merle, oona] = [await desk.person('Merle Tarn', 'member', '2580'), await desk.person('Oona Vell', 'member', '2580')]
   const students: [string, string][] = []
   for (const name of ['Ibb Fenner', 'Tansy Crake', 'Rook Alder', 'Wren Maddox', 'Jory Pell']) students.push([await desk.person(name, 'student', '2580'), name])
+  for (const roller of rollers) await desk.give(manager, 'studio', 'set-roller', roller, desk.now - 40 * day)
   const stores = await stock(desk, manager)
   await desk.give(manager, 'studio', 'add-past-editions', { editions: [
     { title: 'Lock Gates', method: 'reduction', work: 'press', passed: 118, rejected: 9, finished: 32, lost: 1 },

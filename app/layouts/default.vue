@@ -6,6 +6,7 @@ const rooms = [
   { to: '/', name: 'Floor', tall: 3 },
   { to: '/editions', name: 'Editions', tall: 2.4 },
   { to: '/paper', name: 'Paper table', tall: 1.8 },
+  { to: '/ink', name: 'Ink slab', tall: 1.8 },
   { to: '/office', name: 'Office', tall: 1.8 },
 ]
 const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))

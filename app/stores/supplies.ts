@@ -5,11 +5,11 @@ import { api } from '~/composables/api'
 
 /** Paper lots, ink batches and presses to choose from. */
 export const useSupplies = defineStore('supplies', () => {
-  const stores = ref<StoresReply>({ lots: [], batches: [], tubs: [], presses: [] })
+  const stores = ref<StoresReply>({ lots: [], batches: [], tubs: [], presses: [], rollers: [] })
 
   async function load(): Promise<void> {
     stores.value = await api<StoresReply>('/api/stores')
   }
 
-  return { load, lots: computed(() => stores.value.lots), batches: computed(() => stores.value.batches), tubs: computed(() => stores.value.tubs), presses: computed(() => stores.value.presses) }
+  return { load, lots: computed(() => stores.value.lots), batches: computed(() => stores.value.batches), tubs: computed(() => stores.value.tubs), presses: computed(() => stores.value.presses), rollers: computed(() => stores.value.rollers) }
 })

@@ -55,10 +55,10 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
 }
 
 export async function readStores(room: Pressroom): Promise<StoresReply> {
-  const [lots, batches, tubs, presses] = await Promise.all([
-    summariesOf<LotSummary>(room.db, 'lot'), summariesOf<BatchSummary>(room.db, 'batch'), summariesOf<TubSummary>(room.db, 'tub'), summariesOf<PressSummary>(room.db, 'press'),
+  const [lots, batches, tubs, presses, studio] = await Promise.all([
+    summariesOf<LotSummary>(room.db, 'lot'), summariesOf<BatchSummary>(room.db, 'batch'), summariesOf<TubSummary>(room.db, 'tub'), summariesOf<PressSummary>(room.db, 'press'), room.ledger.read<StudioState>('studio'),
   ])
-  return { lots, batches, tubs, presses }
+  return { lots, batches, tubs, presses, rollers: studio.rollers }
 }
 
 const sinceShown = 12 * 3600_000

@@ -1,4 +1,5 @@
 import type { EditionState } from '#core/edition/state'
+import type { Roller } from '#core/ink/roller'
 import type { StudioSettings, StudioState } from '#core/stores/studio'
 import type { Role } from '#core/ledger/envelope'
 import type { BatchState } from '#core/stores/batch'
@@ -124,6 +125,7 @@ export interface StoresReply {
   batches: BatchSummary[]
   tubs: TubSummary[]
   presses: PressSummary[]
+  rollers: Roller[]
 }
 
 export interface FloorReply {
@@ -131,3 +133,6 @@ export interface FloorReply {
   decisions: { editionId: string, title: string, what: string, why: string, stop: string }[]
   counts: { state: string, editions: number }[]
 }
+
+/** What a scale shows. Grams are null while it is unplugged. */
+export interface ScaleReading { grams: number | null, steady: boolean, simulated: boolean }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choresDue, routineWords } from '#core/ink/roll-up'
 import { goal } from '#core/plan/plan'
 import { adjustmentKinds, adjustmentWord } from '#core/print/verdicts'
 import { outlook } from '#core/run/outlook'
@@ -47,6 +48,14 @@ const usual = computed(() => {
 const storing = computed(() => {
   if (edition.unsent > 0) return `${edition.unsent} ${edition.unsent === 1 ? 'tap' : 'taps'} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
   return outbox.refused.length > 0 ? `${outbox.refused.length} refused, see Office` : live.connected ? 'every pull stored' : 'every pull stored, others not heard'
+})
+const routine = computed(() => (bench.layer.value?.rollUp ? routineWords(bench.layer.value.rollUp) : bench.layer.value?.routine || 'charge, pass').split(', '))
+/** What is to be done besides, by the number of pulls of this layer; a blended roll is laid afresh. */
+const chores = computed(() => {
+  const layer = bench.layer.value
+  const pulled = strokes.value.filter(stroke => stroke.kind === 'pull').length
+  const fresh = layer?.blend && layer.blend.freshAfter > 0 ? [{ every: Math.max(1, Math.round(layer.blend.freshAfter / Math.max(1, layer.rollUp?.charges ?? 1))), what: 'lay the blend afresh' }] : []
+  return choresDue([...layer?.rollUp?.chores ?? [], ...fresh], pulled).map(chore => chore.what)
 })
 const cell = computed(() => (strokes.value.length > 75 ? 26 : 38))
 
@@ -113,7 +122,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         <div class="good"><b>{{ goodHere }}</b><p>of {{ goal(state.plan!) }}<br><small>good at this layer</small></p></div>
         <div><b>{{ bench.stack.value.length }}</b><p>sheets left<template v-if="minutesLeft">, {{ howLong(minutesLeft) }}</template></p></div>
         <div class="chance"><b>{{ percent(look.chance) }}</b><p>chance of {{ goal(state.plan!) }}</p></div>
-        <div class="routine"><p>The routine</p><ol><li v-for="(step, i) in (bench.layer.value?.routine || 'charge, pass').split(', ')" :key="i">{{ step }}</li></ol></div>
+        <div class="routine"><p>The routine</p><ol><li v-for="(step, i) in routine" :key="i">{{ step }}</li></ol><p v-for="chore in chores" :key="chore" class="chore" role="status">Now: {{ chore }}</p></div>
       </section>
       <section class="run">
         <TallyDrawing :strokes="strokes" :cell="cell" :tall="1.9" :label="bench.layer.value?.name" />
@@ -167,7 +176,7 @@ kbd { border: 1px solid var(--faint); padding: 0 6px; font-family: var(--sans); 
 .big b { font-family: var(--sans); font-weight: 600; font-size: 4.4rem; line-height: 1; } .big p { color: var(--soft); font-size: 0.95rem; margin-top: 6px; }
 .big .good { display: flex; align-items: end; gap: 20px; } .big .good b { font-size: 9rem; line-height: 0.86; } .big .good p { font-size: 2.1rem; line-height: 1.1; } .big small { font-size: 0.95rem; }
 .chance b { color: var(--green); white-space: nowrap; font-size: 3.9rem; }
-.routine { border-left: 1px solid var(--rule); padding-left: 24px; align-self: stretch; } .routine li { font-family: var(--serif); font-size: 1.2rem; font-weight: 600; line-height: 1.3; }
+.routine { border-left: 1px solid var(--rule); padding-left: 24px; align-self: stretch; } .chore { color: var(--doubtful); font-weight: 600; padding-top: 6px; } .routine li { font-family: var(--serif); font-size: 1.2rem; font-weight: 600; line-height: 1.3; }
 .run { padding: 16px 0 4px; overflow-y: auto; min-height: 110px; }
 .said { min-height: 74px; display: flex; flex-wrap: wrap; gap: 6px 40px; align-items: center; padding: 8px 0 12px; font-size: 1.1rem; }
 .warn { color: var(--doubtful); } .warn button { border: 1px solid var(--doubtful); padding: 6px 14px; min-height: 40px; margin-left: 8px; color: var(--ink); }

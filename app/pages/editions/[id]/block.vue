@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { flipWords } from '#core/block/block'
-import { date } from '~/drawings/words'
+import { date, percent } from '~/drawings/words'
 
 const edition = useEdition()
 const units = useUnits()
-const open = ref<{ what: 'new' | 'change' | 'state' | 'exposure', blockId: string } | null>(edition.state!.blocks.length === 0 ? { what: 'new', blockId: '' } : null)
+const open = ref<{ what: 'new' | 'change' | 'state' | 'exposure' | 'share', blockId: string } | null>(edition.state!.blocks.length === 0 ? { what: 'new', blockId: '' } : null)
 const mirrored = ref(true)
-const toggle = (what: 'change' | 'state' | 'exposure', blockId: string) => {
+const toggle = (what: 'change' | 'state' | 'exposure' | 'share', blockId: string) => {
   open.value = open.value?.what === what && open.value.blockId === blockId ? null : { what, blockId }
 }
 const isOpen = (what: string, blockId: string) => open.value?.what === what && open.value.blockId === blockId
@@ -24,9 +24,11 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
       <div v-if="!edition.state!.closedAt" class="buttons">
         <VBtn class="quiet" @click="toggle('state', known.id)">Record a state</VBtn>
         <VBtn class="quiet" @click="toggle('change', known.id)">Change {{ known.block.name }}</VBtn>
+        <VBtn class="quiet" @click="toggle('share', known.id)">Inked share{{ known.inkedShare ? `, ${percent(known.inkedShare.share)}` : '' }}</VBtn>
         <VBtn v-if="known.block.kind === 'photopolymer'" class="quiet" @click="toggle('exposure', known.id)">Exposure and step test</VBtn>
       </div>
       <div v-if="isOpen('state', known.id)" class="apart"><StateForm :block-id="known.id" @done="open = null" /></div>
+      <div v-if="isOpen('share', known.id)" class="apart"><InkedShare :key="known.id" :block="known" @done="open = null" /></div>
       <div v-if="isOpen('change', known.id)" class="apart"><BlockForm :known="known" :image="null" @done="open = null" /></div>
       <div v-if="isOpen('exposure', known.id)" class="apart"><ExposureForm :block="known" /></div>
     </section>

@@ -73,6 +73,7 @@ async function addLayer() {
       <div class="part-head"><h2>Sheets to start</h2><p>{{ Math.max(edition.state!.layers.length, form.plan.layersPlanned) }} layers, then finishing</p></div>
       <OpenForm @submit.prevent="save">
         <SheetsToStart v-model="form.plan" :layers="edition.state!.layers.length" :piece="piece" :image-area="imageArea" :per-sheet="perSheet" :printer="printer" />
+        <InkEnough :layer-ids="edition.state!.layers.map(layer => layer.id)" />
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
         <div class="buttons"><VBtn type="submit" :loading="busy" :disabled="!changed">Keep in the plan</VBtn></div>
       </OpenForm>

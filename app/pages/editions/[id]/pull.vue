@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { routineWords } from '#core/ink/roll-up'
 import { layersOn, placeOf, standings } from '#core/edition/places'
 import { stackFor } from '#core/edition/stack'
 import { pullOf, setupInForce } from '#core/edition/state'
@@ -80,7 +81,7 @@ const spoil = async () => {
     <section class="part">
       <div class="part-head">
         <h2>{{ state.layers.length > 1 ? `Layer ${state.layers.findIndex(l => l.id === layerId) + 1}, ${layer?.name}` : layer?.name }}</h2>
-        <p>{{ [layer?.routine, setting?.pressName, layer?.zones.map(zone => zone.batchName).filter(Boolean).join(', ')].filter(Boolean).join(' · ') }}</p>
+        <p>{{ [layer?.rollUp ? routineWords(layer.rollUp) : layer?.routine, setting?.pressName, layer?.zones.map(zone => zone.batchName).filter(Boolean).join(', ')].filter(Boolean).join(' · ') }}</p>
       </div>
       <template v-if="strokes.length > 0">
         <TallyDrawing v-model:chosen="chosen" :strokes="strokes" :cell="22" :tall="2.8" :label="layer?.name" />
@@ -91,6 +92,7 @@ const spoil = async () => {
           <span><b>{{ toPull }}</b>to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * toPull) }}</template></span>
           <span class="c"><b>{{ percent(look.chance) }}</b>chance of {{ look.goal }}</span>
         </div>
+        <InkEnough :layer-ids="[layerId]" />
         <p class="soft rests">{{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a pass rate {{ restsOn(look.rate) }}.</p>
         <PullLedger v-if="pull" :pull="pull" :sentence="strokes.find(stroke => stroke.key === chosen)?.sentence ?? ''" />
       </template>

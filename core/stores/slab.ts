@@ -1,0 +1,58 @@
+import { corrected } from '../ink/corrected'
+import { type Mixed, mixOf, type Pigment } from '../ink/kubelka-munk'
+import type { Component, SeenDrawDown } from './batch'
+import { pigmentOf, type TubDescription } from './tub'
+
+/** What of the store is needed to tell the colour of a mix, by id. */
+export interface Shelf {
+  tubs: ReadonlyMap<string, Pick<TubDescription, 'name' | 'nature' | 'card' | 'tinting' | 'density'>>
+  batches: ReadonlyMap<string, { components: readonly Component[], drawDown: SeenDrawDown | null }>
+}
+
+/** A mix as far as it is known. */
+export interface KnownMix {
+  pigment: Pigment
+  /** Share of its weight whose colour nobody knows; the prediction leaves it out. */
+  unknown: number
+  /** g/cm³. */
+  density: number
+}
+
+/**
+ * Predicted colour of some components, left-overs among them followed to their tubs; a batch that was drawn down is taken
+ * as it was seen. Null when the colour of none of it is known.
+ */
+export function mixFrom(components: readonly Component[], shelf: Shelf, beneath: readonly string[] = []): KnownMix | null {
+  const known: Mixed[] = []
+  let whole = 0
+  let unknown = 0
+  let volume = 0
+  for (const { tubId, batchId, name, milligrams } of components) {
+    if (!(milligrams > 0)) continue
+    whole += milligrams
+    const found = batchId !== null && !beneath.includes(batchId) ? ofBatch(batchId, shelf, beneath) : ofTub(tubId, name, shelf)
+    volume += milligrams / (found?.density ?? 1.1)
+    if (found) known.push({ mass: milligrams * (1 - found.unknown), tinting: found.tinting, pigment: found.pigment })
+    unknown += milligrams * (found?.unknown ?? 1)
+  }
+  if (known.every(one => one.mass === 0)) return null
+  return { pigment: mixOf(known), unknown: unknown / whole, density: whole / volume }
+}
+
+function ofTub(tubId: string | null, name: string, { tubs }: Shelf): (KnownMix & { tinting: number }) | null {
+  const tub = (tubId === null ? undefined : tubs.get(tubId)) ?? [...tubs.values()].find(known => known.name === name) ?? { name, nature: 'pigment' as const, card: null, tinting: 1, density: 1.1 }
+  const pigment = pigmentOf(tub)
+  return pigment && { pigment, unknown: 0, density: tub.density, tinting: tub.tinting }
+}
+
+function ofBatch(batchId: string, shelf: Shelf, beneath: readonly string[]): (KnownMix & { tinting: number }) | null {
+  const batch = shelf.batches.get(batchId)
+  const mix = batch && predictedBatch(batch, shelf, [...beneath, batchId])
+  return mix ? { ...mix, tinting: 1 } : null
+}
+
+/** A batch's ink: as its draw-down showed it, or as its components make it. */
+export function predictedBatch({ components, drawDown }: { components: readonly Component[], drawDown: SeenDrawDown | null }, shelf: Shelf, beneath: readonly string[] = []): KnownMix | null {
+  const mix = mixFrom(components, shelf, beneath)
+  return mix && drawDown ? { ...mix, pigment: corrected(mix.pigment, drawDown.ground, drawDown.colour, drawDown.thickness), unknown: 0 } : mix
+}
