@@ -20,7 +20,7 @@ export class CommandRequest {
   @IsString() @Length(1, 40)
   type!: string
 
-  @Matches(/^(studio|(edition|lot|batch|press):[0-9A-Za-z-]{1,64})$/, { message: 'stream must name an edition, lot, batch, press or the studio' })
+  @Matches(/^(studio|(edition|lot|batch|tub|press):[0-9A-Za-z-]{1,64})$/, { message: 'stream must name an edition, lot, batch, tub, press or the studio' })
   stream!: string
 
   @IsOptional() @IsInt() @Min(0) @Max(10_000_000)

@@ -10,7 +10,7 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
   await expectAccessible(page)
   const { editions } = await (await page.request.get(`${server.url}/api/editions?limit=50`)).json() as { editions: { id: string, title: string }[] }
   const id = (title: string) => editions.find(edition => edition.title === title)!.id
-  const paths = ['/editions', '/editions/new', '/paper', '/office', '/sign-in', `/bench/${id('Harbour Scales')}`, ...stops.map(stop => `/editions/${id('Tide Table')}/${stop}`), `/editions/${id('Net Loft Stairs')}/pull`]
+  const paths = ['/editions', '/editions/new', '/paper', '/ink', '/ink/mix', '/office', '/sign-in', `/bench/${id('Harbour Scales')}`, ...stops.map(stop => `/editions/${id('Tide Table')}/${stop}`), `/editions/${id('Net Loft Stairs')}/pull`]
   for (const path of paths) {
     await page.goto(`${server.url}${path}`)
     await expect(page.locator('h1')).toBeVisible()
@@ -59,7 +59,7 @@ test('a phone shows the floor, and 200 % zoom the edition, without sideways scro
   const server = await pressroom({ demo: true })
   for (const [width, height] of [[390, 800], [640, 400]] as const) {
     await page.setViewportSize({ width, height })
-    for (const path of ['/', '/editions', '/paper', '/office']) {
+    for (const path of ['/', '/editions', '/paper', '/ink', '/ink/mix', '/office']) {
       await page.goto(`${server.url}${path}`)
       await expect(page.locator('h1')).toBeVisible()
       expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)

@@ -34,12 +34,12 @@ const at = (row: typeof used.value[number]) => used.value.indexOf(row)
     </div>
     <p v-if="mixing.odd.value" class="trouble" role="alert">{{ mixing.odd.value }}</p>
     <p v-else-if="missing" class="trouble">The percents add up to {{ Math.round(sum * 10) / 10 }}, not to 100. They are taken as parts of {{ Math.round(sum * 10) / 10 }} until they do.</p>
-    <div class="buttons"><VBtn class="quiet" :disabled="form.rows.length >= 12" @click="form.rows.push({ source: '', name: '', amount: '', poured: 0 })">One more ink</VBtn></div>
+    <div class="buttons"><slot /><VBtn class="quiet" :disabled="form.rows.length >= 12" @click="form.rows.push({ source: '', name: '', amount: '', poured: 0 })">One more ink</VBtn></div>
   </div>
 </template>
 
 <style scoped>
-.row { display: grid; grid-template-columns: minmax(160px, 1.4fr) minmax(90px, 0.8fr) 84px minmax(90px, 1fr) 128px 66px; gap: 16px; align-items: end; padding-bottom: 6px; }
+.row { margin-top: 12px; display: grid; grid-template-columns: minmax(160px, 1.4fr) minmax(90px, 0.8fr) 84px minmax(90px, 1fr) 128px 66px; gap: 16px; align-items: end; padding-bottom: 6px; }
 .row input[type='range'] { accent-color: var(--green); min-height: 32px; width: 100%; }
 .share { font-family: var(--serif); padding-bottom: 8px; font-size: 0.92rem; white-space: nowrap; }
 .plain { color: var(--green); text-decoration: underline; text-underline-offset: 3px; font-size: 0.84rem; min-height: 32px; } .plain:disabled { color: var(--faint); text-decoration: none; }

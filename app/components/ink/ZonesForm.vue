@@ -4,13 +4,13 @@ import type { Layer } from '#core/edition/state'
 import { grams } from '~/drawings/words'
 
 /** Which batch each zone of a layer is rolled with. */
-const props = defineProps<{ layer: Layer, fresh: { zone: string, batch: string } | null }>()
+const props = defineProps<{ layer: Layer }>()
 const edition = useEdition()
 const supplies = useSupplies()
 const { busy, fault, giving } = useGiving()
 const zones = ref<{ id: string, name: string, batchId: string | null }[]>([])
 watch(() => props.layer, (now) => {
-  zones.value = now.zones.map(({ id, name, batchId }) => ({ id, name, batchId: props.fresh && props.fresh.zone === id && batchId === null ? props.fresh.batch : batchId }))
+  zones.value = now.zones.map(({ id, name, batchId }) => ({ id, name, batchId }))
 }, { immediate: true })
 const give = () => giving(() => edition.give('set-zones', { layerId: props.layer.id, zones: zones.value }))
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
 import { inkFamilies } from '#core/stores/batch'
+import type { EditionReply } from '#shared/replies/replies'
 import { grams } from '~/drawings/words'
 
 useHead({ title: 'Mix a batch · Ample Tally' })
@@ -52,8 +53,18 @@ async function putOnSlab() {
     : session.give(`batch:${id}`, 'mix-batch', { name: form.value.name.trim(), family: form.value.family, colour, components: added.value }))
   if (!await giving(act)) return
   draft.done()
+  const { edition, layer } = route.query
+  if (!edition) return void await navigateTo('/ink')
+  if (!more.value) await giving(() => useFor(id))
+  await navigateTo(`/editions/${String(edition)}/ink?layer=${String(layer)}`)
+}
+
+/** The zone it was mixed for is rolled with it from now on. */
+async function useFor(batchId: string) {
   const { edition, layer, zone } = route.query
-  await navigateTo(edition ? `/editions/${String(edition)}/ink?layer=${String(layer)}&zone=${String(zone)}&batch=${id}` : '/ink')
+  const { state } = await api<EditionReply>(`/api/editions/${String(edition)}`)
+  const zones = state.layers.find(known => known.id === layer)?.zones.map(({ id, name, batchId: before }) => ({ id, name, batchId: id === zone ? batchId : before }))
+  if (zones) await session.give(state.stream, 'set-zones', { layerId: layer, zones })
 }
 </script>
 
@@ -73,9 +84,8 @@ async function putOnSlab() {
         <div class="part-head"><h2>Recipe</h2><p>shares of the weight</p></div>
         <FilmStrip :pigment="wanted?.pigment ?? null" :paper="form.paper" :thickness="form.film" :label="form.name || 'The mix'" />
         <p class="soft label">A prediction{{ wanted && wanted.unknown > 0 ? `, without the ${Math.round(wanted.unknown * 100)} % whose colour is not known` : '' }}. Make a draw-down on this paper; it decides.</p>
-        <RecipeRows :mixing="mixing" />
+        <RecipeRows :mixing="mixing"><VBtn class="quiet" @click="matching = !matching">{{ matching ? 'Leave the matching' : 'Match a colour' }}</VBtn></RecipeRows>
         <p v-for="warning in warnings" :key="warning" class="warning">{{ warning }}</p>
-        <div class="buttons"><VBtn class="quiet" @click="matching = !matching">{{ matching ? 'Leave the matching' : 'Match a colour' }}</VBtn></div>
         <MatchColour v-if="matching" class="match" :paper="form.paper" :film="form.film" @take="take" />
       </section>
       <section class="part">

@@ -11,7 +11,6 @@ const trouble = ref('')
 const loaded = ref(false)
 const openBatch = ref('')
 const overprints = ref((edition.state!.overprint?.wishes.length ?? 0) > 0)
-const fresh = computed(() => (typeof route.query.zone === 'string' && typeof route.query.batch === 'string' && route.query.layer === layerId.value ? { zone: route.query.zone, batch: route.query.batch } : null))
 onMounted(async () => {
   await supplies.load().catch((error: unknown) => { trouble.value = wordsOf(error) })
   loaded.value = true
@@ -30,7 +29,7 @@ const showBlend = computed(() => blended.value || !!layer.value?.blend || editio
     <template v-if="loaded && layer">
       <section class="part">
         <div class="part-head"><h2>Ink for {{ layer.name }}</h2><p>each pull keeps the batches that were in force</p></div>
-        <ZonesForm :layer="layer" :fresh="fresh" />
+        <ZonesForm :layer="layer" />
       </section>
       <section class="part"><div class="part-head"><h2>How much</h2><p>for the rest of the edition</p></div><InkNeeded :layer="layer" /></section>
       <section v-if="inForce.length > 0" class="part">
@@ -40,7 +39,7 @@ const showBlend = computed(() => blended.value || !!layer.value?.blend || editio
             <svg width="54" height="34" aria-hidden="true"><rect width="54" height="34" :fill="batch.colour" /></svg>
             <div><strong>{{ batch.name }}</strong>, {{ batch.family }}<p class="soft">{{ batch.components.map((c, i) => `${c.name} ${(shares(batch.components)[i]! * 100).toFixed(1)} %`).join(', ') }}</p></div>
             <div><strong>{{ grams(batch.left) }}</strong> left of {{ grams(batch.mixed) }}</div>
-            <button type="button" class="plain" :aria-label="`Work with ${batch.name}`" :aria-expanded="openBatch === batch.id" @click="openBatch = openBatch === batch.id ? '' : batch.id">{{ openBatch === batch.id ? 'Leave it' : 'Work with it' }}</button>
+            <button type="button" class="plain" :aria-label="`${openBatch === batch.id ? 'Leave it' : 'Work with it'}: ${batch.name}`" :aria-expanded="openBatch === batch.id" @click="openBatch = openBatch === batch.id ? '' : batch.id">{{ openBatch === batch.id ? 'Leave it' : 'Work with it' }}</button>
             <BatchActs v-if="openBatch === batch.id && !edition.state!.closedAt" class="opened" :batch="batch" :edition-stream="edition.state!.stream" />
           </li>
         </ul>
