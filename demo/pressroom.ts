@@ -1,9 +1,13 @@
+import { hexOf } from '#core/ink/colour'
 import { cardOf } from '#core/ink/draw-down'
+import { film } from '#core/ink/kubelka-munk'
 import { starterInks } from '#core/ink/pigments'
+import { reflectanceOf } from '#core/ink/reconstruct'
 import { rollUpDefaults } from '#core/ink/roll-up'
 import type { Roller } from '#core/ink/roller'
 import { type EditionPlan, planDefaults } from '#core/plan/plan'
 import { type LotDescription, lotDefaults } from '#core/stores/lot'
+import { mixFrom } from '#core/stores/slab'
 import type { TubDescription } from '#core/stores/tub'
 import { studioDefaults } from '#core/stores/studio'
 import { netLoftFirst, netLoftSecond, netLoftThird } from './block-pictures'
@@ -43,20 +47,22 @@ async function stock(desk: Desk, manager: string): Promise<Stores> {
     }
     tubs.set(name, await put('tub', 'add-tub', { ...description, milligrams: (nature === 'pigment' ? 220 + 30 * (i % 7) : 400) * 1000 }))
   }
-  const batch = (name: string, colour: string, family: string, components: [string, number][]) => put('batch', 'mix-batch', {
-    name, colour, family, components: components.map(([ink, grams]) => ({ tubId: tubs.get(ink) ?? null, batchId: null, name: ink, milligrams: grams * 1000 })),
-  })
+  const shelf = { tubs: new Map(starterInks.map(ink => [ink.name, { ...ink, card: null }])), batches: new Map() }
+  const batch = (name: string, components: [string, number][]) => {
+    const weighed = components.map(([ink, grams]) => ({ tubId: tubs.get(ink)!, batchId: null, name: ink, milligrams: grams * 1000 }))
+    return put('batch', 'mix-batch', { name, family: 'oil', colour: hexOf(film(reflectanceOf('#f4efe2'), mixFrom(weighed, shelf)!.pigment, 8)), components: weighed })
+  }
   return {
     laid: await lot('cream laid', 'Oakum Vale Mill', 200, 4.6, 120, { grain: 'width', betterSide: 'felt side, watermark reads right', deckles: { left: false, right: false, top: true, bottom: true }, keptAt: 'drawer 2' }),
     kozo: await lot('white kozo', 'Saltmarsh Papers', 70, 3.9, 20, { width: 970, height: 640, grain: 'width', betterSide: 'smooth side', keptAt: 'drawer 3' }),
     board: await lot('heavy rag', 'Oakum Vale Mill', 300, 7.2, 40, { grain: 'height', damp: true, keptAt: 'drawer 4' }),
     newsprint: await lot('newsprint', 'Dockside Paper', 55, 0.12, 400, { use: 'proof', width: 650, height: 500, keptAt: 'under the long press' }),
-    black: await batch('capstan black', '#1f2022', 'oil', [['bone black', 180], ['light oil', 6]]),
-    slate: await batch('slate 2', '#4c5c6b', 'oil', [['transparent base', 70], ['bone black', 9], ['deep blue', 14], ['hiding white', 22]]),
-    ochre: await batch('sand ochre', '#c9a45c', 'oil', [['transparent base', 60], ['earth yellow', 24], ['hiding white', 6]]),
-    rust: await batch('bollard rust', '#94492f', 'oil', [['earth red', 40], ['transparent base', 30], ['orange', 8]]),
-    tide: await batch('tide blue, clear', '#9fc0c9', 'oil', [['transparent base', 46], ['clear blue', 5], ['green', 2]]),
-    dusk: await batch('dusk rose', '#c98a92', 'oil', [['transparent base', 30], ['rose', 6], ['hiding white', 8]]),
+    black: await batch('capstan black', [['bone black', 180], ['light oil', 6]]),
+    slate: await batch('slate 2', [['transparent base', 70], ['bone black', 9], ['deep blue', 14], ['hiding white', 22]]),
+    ochre: await batch('sand ochre', [['transparent base', 60], ['earth yellow', 24], ['hiding white', 6]]),
+    rust: await batch('bollard rust', [['earth red', 40], ['transparent base', 30], ['orange', 8]]),
+    tide: await batch('tide blue, clear', [['transparent base', 46], ['clear blue', 5], ['green', 2]]),
+    dusk: await batch('dusk rose', [['transparent base', 30], ['rose', 6], ['hiding white', 8]]),
     long: await put('press', 'add-press', { name: 'Long press', kind: 'roller bed', divisions: 12 }),
     platen: await put('press', 'add-press', { name: 'Small platen', kind: 'platen', divisions: 0 }),
     table: await put('press', 'add-press', { name: 'Hand table 2', kind: 'by hand', divisions: 0 }),

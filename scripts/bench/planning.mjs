@@ -5,11 +5,11 @@ import { args } from './page.mjs'
 
 const at = path => fileURLToPath(new URL(path, import.meta.url))
 
-/** The two planning models, bundled as the page gets them. */
-async function bundled() {
+/** Models bundled as the page gets them. */
+export async function bundled(entry = './planning-models.ts') {
   const [{ output }] = await build({
     configFile: false, logLevel: 'silent', resolve: { alias: { '#core': at('../../core') } },
-    build: { write: false, lib: { entry: at('./planning-models.ts'), formats: ['iife'], name: 'models' } },
+    build: { write: false, lib: { entry: at(entry), formats: ['iife'], name: 'models' } },
   })
   return output[0].code
 }

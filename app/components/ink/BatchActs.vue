@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { additions } from '#core/stores/batch'
 import type { BatchSummary } from '#shared/replies/replies'
+import { ago, grams } from '~/drawings/words'
 
 /** What happens to a batch from one session to the next: drawn, kept, loosened, weighed again, drawn down. */
-const props = defineProps<{ batch: BatchSummary, editionStream?: string }>()
+const props = defineProps<{ batch: BatchSummary, editionStream?: string, layerId?: string }>()
 const emit = defineEmits<{ done: [] }>()
 const supplies = useSupplies()
 const session = useSession()
 const { ofBatch } = useShelf()
 const { busy, fault, giving } = useGiving()
-type Act = 'draw' | 'keep' | 'add' | 'weigh' | 'draw-down'
+type Act = 'draw' | 'keep' | 'add' | 'weigh' | 'draw-down' | 'run'
 const open = ref<Act>('draw')
-const acts: { act: Act, word: string }[] = [{ act: 'draw', word: 'Draw' }, { act: 'keep', word: 'Keep for next time' }, { act: 'add', word: 'Loosen or add' }, { act: 'weigh', word: 'Weigh again' }, { act: 'draw-down', word: 'Draw-down' }]
+const acts = computed<{ act: Act, word: string }[]>(() => [{ act: 'draw', word: 'Draw' }, { act: 'keep', word: 'Keep for next time' }, { act: 'add', word: 'Loosen or add' }, { act: 'weigh', word: 'Weigh again' }, { act: 'draw-down', word: 'Draw-down' }, ...props.layerId ? [{ act: 'run' as const, word: 'Weigh the run' }] : []])
 const why = { 'over-pour': 'to correct an over-pour', 'top-up': 'to have more', 'loosened': 'to loosen it', 'changed': 'to change it' }
 const blank = () => ({ grams: '', scraped: '', how: '', reason: '', source: '', why: 'loosened' as typeof additions[number], ground: usualPaper, colour: props.batch.colour, thickness: String(usualFilm) })
 const form = ref(blank())
@@ -56,16 +57,19 @@ const seeDrawDown = () => (typedNumber(form.value.thickness) > 0
     <form v-else-if="open === 'weigh'" class="fields" @submit.prevent="act('reweigh-batch', { milligrams: mg(form.grams), reason: form.reason }, form.grams)">
       <VTextField v-model="form.grams" label="Left on the scale" inputmode="decimal" suffix="g" /><VTextField v-model="form.reason" label="Why it differs" /><VBtn type="submit" class="quiet" :loading="busy">Set the weight</VBtn>
     </form>
+    <RunWeighed v-else-if="open === 'run' && layerId" :batch="batch" :layer-id="layerId" @done="supplies.load(); emit('done')" />
     <form v-else class="fields" @submit.prevent="seeDrawDown">
       <label class="swatch">Paper of the draw-down <input v-model="form.ground" type="color"></label><label class="swatch">Colour seen <input v-model="form.colour" type="color"></label>
       <VTextField v-model="form.thickness" label="Film" inputmode="decimal" suffix="µm" /><VBtn type="submit" class="quiet" :loading="busy">Take it as seen</VBtn>
       <FilmStrip v-if="predicted" class="wide" :pigment="predicted.pigment" :paper="form.ground" :thickness="typedNumber(form.thickness) || usualFilm" :label="`${batch.name}, ${batch.drawDown ? 'as seen' : 'predicted'}`" />
     </form>
+    <p v-if="batch.draws.length > 0" class="soft drawn">Drawn: {{ batch.draws.slice(-6).map(draw => `${grams(draw.milligrams)} ${ago(draw.at)}`).join(', ') }}.</p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
   </div>
 </template>
 
 <style scoped>
+.drawn { font-size: 0.84rem; padding-top: 8px; }
 .acts { padding: 10px 0 4px; } .choose { display: flex; flex-wrap: wrap; gap: 2px 18px; margin-bottom: 12px; }
 .choose button { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 30px; font-size: 0.9rem; } .choose button[aria-pressed='true'] { color: var(--ink); font-weight: 600; text-decoration: none; }
 .fields { align-items: end; } .swatch { display: grid; gap: 6px; font-size: 0.8rem; color: var(--soft); } .swatch input { width: 84px; height: 40px; border: 1px solid var(--rule); padding: 2px; background: var(--sheet); }

@@ -56,7 +56,7 @@ function addWish() {
   form.value.wishes.push({ layers: ids, keep: keep.value, colour: keep.value === 'colour' ? wish.value.colour : null, layerId: keep.value === 'layer' ? (ids.includes(wish.value.layerId) ? wish.value.layerId : ids.at(-1)!) : null })
   ranked.value = null
 }
-const wishWords = (one: OverprintWish) => `${named(one.layers)}: ${one.keep === 'paper' ? 'keep the paper’s tint' : one.keep === 'layer' ? `near the own colour of ${named([one.layerId!])}` : `near ${one.colour}`}`
+const wishWords = (one: OverprintWish) => `${named(one.layers)}: ${one.keep === 'paper' ? 'keep the paper’s tint' : one.keep === 'layer' ? `near ${named([one.layerId!])}’s own colour on white` : `near ${one.colour}`}`
 function rank() {
   worker?.terminate()
   worker = new Worker(new URL('../../workers/order.worker.ts', import.meta.url), { type: 'module' })

@@ -56,7 +56,7 @@ async function save() {
     </template>
     <p v-else-if="better" class="soft">{{ better.name }} is the narrowest that covers this block with 10 mm on each side.</p>
     <div v-for="zone in form.shares" :key="zone.zoneId" class="fields zone">
-      <p><strong>{{ zone.name }}</strong></p><VTextField v-model="zone.inked" :label="`Inked, of the block: ${zone.name}`" inputmode="decimal" suffix="%" /><VTextField v-model="zone.wiped" :label="`Wiped or masked: ${zone.name}`" inputmode="decimal" suffix="%" />
+      <p><strong>{{ zone.name }}</strong></p><VTextField v-model="zone.inked" :label="`Inked, ${zone.name}`" placeholder="as the block" inputmode="decimal" suffix="%" /><VTextField v-model="zone.wiped" :label="`Wiped, ${zone.name}`" inputmode="decimal" suffix="%" />
     </div>
     <div v-for="(chore, i) in form.chores" :key="i" class="fields zone"><VTextField v-model="chore.what" label="Chore" placeholder="clear the slab’s rim" /><VTextField v-model="chore.every" label="Every so many pulls" inputmode="numeric" /><VBtn class="quiet" :aria-label="`Drop chore ${i + 1}`" @click="form.chores.splice(i, 1)">Drop</VBtn></div>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>

@@ -18,7 +18,7 @@ onMounted(open)
 watch(used, (rows) => { if (turn.value >= rows.length) turn.value = 0 })
 
 const row = computed(() => used.value[turn.value])
-const shown = computed(() => (reading.value?.grams === null || reading.value === null ? null : Math.round(reading.value.grams * 1000)))
+const shown = computed(() => (reading.value?.grams === null || reading.value === null ? null : Math.round(reading.value.grams * 100) * 10 || 0))
 const wantedHere = computed(() => toPour.value[turn.value] ?? 0)
 const filled = computed(() => (wantedHere.value > 0 ? Math.min(1.25, Math.max(0, (shown.value ?? 0) / wantedHere.value)) : 0))
 const unplugged = computed(() => reading.value !== null && reading.value.grams === null)
@@ -70,14 +70,14 @@ async function stop() {
       </ol>
       <div v-if="row" class="scale">
         <p class="now"><b>{{ shown === null ? '–' : (shown / 1000).toFixed(2) }}</b> g on the scale<span class="soft"> · {{ nameOf(row) }} to {{ grams(wantedHere) }}</span></p>
-        <svg viewBox="0 0 500 34" role="img" :aria-label="`${nameOf(row)}: ${shown === null ? 'nothing shown' : grams(shown)} of ${grams(wantedHere)}`">
+        <svg viewBox="0 0 500 34" preserveAspectRatio="none" role="img" :aria-label="`${nameOf(row)}: ${shown === null ? 'nothing shown' : grams(shown)} of ${grams(wantedHere)}`">
           <rect width="400" height="34" class="goal" /><rect :width="filled * 400" height="34" :class="filled > 1.005 ? 'over' : 'fill'" /><path d="M400,0 V34" class="line" />
         </svg>
         <p v-if="unplugged" class="trouble" role="alert">The scale is unplugged. What was accepted is kept; the pour under way was not weighed. Plug it in, weigh the dish with it and type what it gained, or begin this ink again.</p>
         <p v-else-if="away" class="trouble" role="alert">The scale cannot be heard. Nothing accepted is lost; type the weights until it is back.</p>
         <div class="buttons">
           <VBtn class="quiet" :disabled="shown === null" @click="act('tare')">Tare</VBtn>
-          <VBtn :disabled="shown === null" @click="acceptShown">Accept {{ shown === null ? '' : grams(shown) }}</VBtn>
+          <VBtn :disabled="shown === null" @click="acceptShown">Accept {{ shown === null ? '' : grams(Math.max(0, shown)) }}</VBtn>
           <VTextField v-model="typed" class="typed" label="or weighed elsewhere" inputmode="decimal" suffix="g" @keydown.enter.prevent="accept(typedNumber(typed) * 1000)" />
           <VBtn class="quiet" :disabled="typed.trim() === ''" @click="accept(typedNumber(typed) * 1000)">Accept the typed weight</VBtn>
         </div>

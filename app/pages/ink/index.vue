@@ -75,7 +75,7 @@ function about(tub: TubSummary): string {
           <svg width="54" height="34" aria-hidden="true"><rect width="54" height="34" :fill="batch.colour" /></svg>
           <div><strong>{{ batch.name }}</strong> <span class="soft">{{ batch.family }}</span><p class="soft about">{{ batch.components.map(c => `${c.name} ${grams(c.milligrams)}`).join(', ') }}<template v-if="batch.keepings.length > 0"> · kept {{ ago(batch.keepings.at(-1)!.at) }}{{ batch.keepings.at(-1)!.how ? `, ${batch.keepings.at(-1)!.how}` : '' }}; it will be stiffer</template></p></div>
           <div class="stock"><b>{{ grams(batch.left) }}</b><p class="soft about">left of {{ grams(batch.mixed) }}</p></div>
-          <div class="links"><button type="button" :aria-label="`${openBatch === batch.id ? 'Leave it' : 'Work with it'}: ${batch.name}`" :aria-expanded="openBatch === batch.id" @click="openBatch = openBatch === batch.id ? '' : batch.id">{{ openBatch === batch.id ? 'Leave it' : 'Work with it' }}</button> <NuxtLink :to="`/ink/mix?more=${batch.id}`" :aria-label="`Top up ${batch.name}`">Top up</NuxtLink></div>
+          <div class="links"><button type="button" :aria-label="`${openBatch === batch.id ? 'Leave it' : 'Work with it'}: ${batch.name}`" :aria-expanded="openBatch === batch.id" @click="openBatch = openBatch === batch.id ? '' : batch.id">{{ openBatch === batch.id ? 'Leave it' : 'Work with it' }}</button> <NuxtLink :to="`/ink/mix?more=${batch.id}`" :aria-label="`Top up ${batch.name}`">Top up</NuxtLink><NuxtLink :to="`/ink/mix?like=${batch.id}`" :aria-label="`Mix again ${batch.name}`">Mix again</NuxtLink></div>
           <BatchActs v-if="openBatch === batch.id" class="opened" :batch="batch" />
         </li>
       </ul>
@@ -87,7 +87,7 @@ function about(tub: TubSummary): string {
         <li v-for="tub in tubs" :key="tub.id" class="tub">
           <svg width="54" height="34" role="img" :aria-label="tubHexes(tub) ? `${tub.name} over white and over black` : `${tub.name}: no draw-down`"><rect width="27" height="34" :fill="tubHexes(tub)?.white ?? '#fbf9f3'" /><rect x="27" width="27" height="34" :fill="tubHexes(tub)?.black ?? '#fbf9f3'" /><path v-if="!tubHexes(tub)" d="M0,34 L54,0" stroke="#746d62" /></svg>
           <div><strong>{{ tub.name }}</strong> <span class="soft">{{ tub.maker }}</span><p class="soft about">{{ about(tub) }}</p></div>
-          <div class="stock"><b :class="{ trouble: tub.left < 0 }">{{ grams(Math.abs(tub.left)) }}</b><p class="soft about">{{ tub.left < 0 ? 'short' : 'left' }}<template v-if="tub.price > 0">, {{ session.session?.studio.currency }} {{ (tub.price * 100).toFixed(2) }} for 100 g</template></p></div>
+          <div class="stock"><b :class="{ trouble: tub.left < 0 }">{{ grams(Math.abs(tub.left)) }}</b><p class="soft about">{{ tub.left < 0 ? 'short' : 'left' }}<template v-if="tub.price > 0">, {{ session.session?.studio.currency }} {{ (tub.price * 100).toFixed(2) }} / 100 g</template></p></div>
           <div class="links"><button type="button" :aria-label="`Weigh ${tub.name}`" :aria-expanded="openTub?.id === tub.id && openTub.act === 'weigh'" @click="toggle(tub.id, 'weigh')">Weigh</button> <button type="button" :aria-label="`Describe ${tub.name}`" :aria-expanded="openTub?.id === tub.id && openTub.act === 'describe'" @click="toggle(tub.id, 'describe')">Describe</button></div>
           <div v-if="openTub?.id === tub.id" class="opened">
             <TubForm v-if="openTub.act === 'describe'" :key="tub.id" :tub="tub" @done="openTub = null; load()" />
@@ -108,7 +108,7 @@ function about(tub: TubSummary): string {
 </template>
 
 <style scoped>
-.batch, .tub { display: grid; grid-template-columns: 54px minmax(0, 1fr) 196px 170px; gap: 4px 20px; align-items: center; }
+.batch, .tub { display: grid; grid-template-columns: 54px minmax(0, 1fr) 170px 250px; gap: 4px 20px; align-items: center; }
 .spent { opacity: 0.75; } .about { font-size: 0.86rem; } .stock b { font-family: var(--serif); font-size: 1.15rem; }
 .links { display: flex; gap: 16px; font-size: 0.9rem; } .links button, .links a { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 28px; } .links a { padding-top: 3px; }
 .opened { grid-column: 1 / -1; border-top: 1px dotted var(--rule); padding-top: 12px; } .opened .fields { align-items: end; }

@@ -13,15 +13,17 @@ const mixing = useMixing()
 const { form, wanted, made, weighed, pouredSum, warnings, total } = mixing
 /** A batch that is topped up: what is left of it counts as poured. */
 const more = computed(() => supplies.batches.find(batch => batch.id === route.query.more) ?? null)
-const draft = useDraft(`mix ${String(route.query.more ?? route.query.edition ?? '')}`, form)
+const draft = useDraft(`mix ${String(route.query.more ?? route.query.like ?? route.query.edition ?? '')}`, form)
 const matching = ref(false)
 const had = ref<number[]>([])
 
 onMounted(async () => {
   await supplies.load().catch((error: unknown) => { fault.value = wordsOf(error) })
-  if (more.value && form.value.rows.every(row => row.amount === '')) {
-    const { name, family, components, left, mixed } = more.value
-    form.value = { ...form.value, name, family, mode: 'percent', total: String(Math.round(mixed / 1000)), rows: components.map(({ tubId, batchId, name: called, milligrams }) => ({
+  const pattern = more.value ?? supplies.batches.find(batch => batch.id === route.query.like) ?? null
+  if (pattern && form.value.rows.every(row => row.amount === '')) {
+    const { name, family, components, mixed } = pattern
+    const left = more.value?.left ?? 0
+    form.value = { ...form.value, name: more.value ? name : `${name} again`, family, mode: 'percent', total: String(Math.round(mixed / 1000)), rows: components.map(({ tubId, batchId, name: called, milligrams }) => ({
       source: tubId !== null ? `tub:${tubId}` : batchId !== null ? `batch:${batchId}` : '', name: called,
       amount: String(Math.round(milligrams / components.reduce((sum, c) => sum + c.milligrams, 0) * 1000) / 10), poured: Math.round(milligrams / components.reduce((sum, c) => sum + c.milligrams, 0) * left),
     })) }

@@ -40,7 +40,7 @@ const showBlend = computed(() => blended.value || !!layer.value?.blend || editio
             <div><strong>{{ batch.name }}</strong>, {{ batch.family }}<p class="soft">{{ batch.components.map((c, i) => `${c.name} ${(shares(batch.components)[i]! * 100).toFixed(1)} %`).join(', ') }}</p></div>
             <div><strong>{{ grams(batch.left) }}</strong> left of {{ grams(batch.mixed) }}</div>
             <button type="button" class="plain" :aria-label="`${openBatch === batch.id ? 'Leave it' : 'Work with it'}: ${batch.name}`" :aria-expanded="openBatch === batch.id" @click="openBatch = openBatch === batch.id ? '' : batch.id">{{ openBatch === batch.id ? 'Leave it' : 'Work with it' }}</button>
-            <BatchActs v-if="openBatch === batch.id && !edition.state!.closedAt" class="opened" :batch="batch" :edition-stream="edition.state!.stream" />
+            <BatchActs v-if="openBatch === batch.id && !edition.state!.closedAt" class="opened" :batch="batch" :edition-stream="edition.state!.stream" :layer-id="layer.id" />
           </li>
         </ul>
       </section>

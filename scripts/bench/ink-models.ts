@@ -1,0 +1,8 @@
+export { hexOf, labOfHex } from '#core/ink/colour'
+export { greyOf, histogram, inkedShare, otsu } from '#core/ink/inked-share'
+export { film } from '#core/ink/kubelka-munk'
+export { matchColour } from '#core/ink/match'
+export { rankOrders } from '#core/ink/overprint'
+export { starterInks } from '#core/ink/pigments'
+export { reflectanceOf } from '#core/ink/reconstruct'
+export { mixFrom } from '#core/stores/slab'
