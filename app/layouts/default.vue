@@ -16,7 +16,7 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
   <div class="house">
     <a class="skip" href="#content">To the content</a>
     <header class="plan">
-      <NuxtLink to="/" class="mark" aria-label="Ample Tally, to the floor">Ample<br>Tally</NuxtLink>
+      <NuxtLink to="/" class="mark" aria-label="Ample Tally, to the floor">Ample <br>Tally</NuxtLink>
       <nav aria-label="Rooms">
         <ul>
           <li v-for="room in rooms" :key="room.to" :class="`tall-${room.tall * 10}`">

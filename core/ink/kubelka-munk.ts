@@ -21,14 +21,14 @@ export function filmBand(ground: number, k: number, s: number, thickness: number
   const a = (s + k) / s
   const b = Math.sqrt(a * a - 1)
   const depth = b * s * thickness
-  // b·coth(depth); a film this deep hides its ground wholly.
-  const turned = depth > 20 ? b : b / Math.tanh(depth)
+  // b·coth(depth), by one power; a film this deep hides its ground wholly.
+  const power = Math.exp(-2 * depth)
+  const turned = depth > 20 ? b : b * (1 + power) / (1 - power)
   return (1 - ground * (a - turned)) / (a - ground + turned)
 }
 
-/** Reflectance of a film over a ground. @returns 31 values between 0 and 1 */
-export function film(ground: Spectrum, { k, s }: Pigment, thickness: number): Spectrum {
-  const seen = new Float64Array(bands)
+/** Reflectance of a film over a ground. @param seen where to put it @returns 31 values between 0 and 1 */
+export function film(ground: Spectrum, { k, s }: Pigment, thickness: number, seen: Spectrum = new Float64Array(bands)): Spectrum {
   for (let i = 0; i < bands; i++) seen[i] = filmBand(ground[i]!, k[i]!, s[i]!, thickness)
   return seen
 }

@@ -78,6 +78,7 @@ function sharesOf(weights: readonly number[]): number[] {
 /** Films of mixes on one paper, made again and again. */
 class Film {
   private readonly mixed: Pigment = { k: new Float64Array(bands), s: new Float64Array(bands) }
+  private readonly seen = new Float64Array(bands)
 
   constructor(private readonly paper: Spectrum, private readonly thickness: number, private readonly tubs: readonly Tub[]) {}
 
@@ -87,15 +88,15 @@ class Film {
     const shares = sharesOf(weights)
     k.fill(0)
     s.fill(0)
-    set.forEach((tub, j) => {
-      const { pigment } = this.tubs[tub]!
+    for (let j = 0; j < set.length; j++) {
+      const { pigment } = this.tubs[set[j]!]!
       const share = shares[j]!
       for (let i = 0; i < bands; i++) {
         k[i]! += share * pigment.k[i]!
         s[i]! += share * pigment.s[i]!
       }
-    })
-    return labOf(film(this.paper, this.mixed, this.thickness))
+    }
+    return labOf(film(this.paper, this.mixed, this.thickness, this.seen))
   }
 
   /** Shares of a set that come nearest by least squares, from even shares. */

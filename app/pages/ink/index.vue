@@ -113,5 +113,5 @@ function about(tub: TubSummary): string {
 .links { display: flex; gap: 16px; font-size: 0.9rem; } .links button, .links a { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 28px; } .links a { padding-top: 3px; }
 .opened { grid-column: 1 / -1; border-top: 1px dotted var(--rule); padding-top: 12px; } .opened .fields { align-items: end; }
 .new { margin-top: 16px; } .care { font-size: 0.85rem; max-width: 78ch; margin-top: 10px; } .start { padding: 6px 0 10px; }
-@media (max-width: 900px) { .batch, .tub { grid-template-columns: 54px minmax(0, 1fr); } }
+@media (max-width: 900px) { .batch, .tub { grid-template-columns: 54px minmax(0, 1fr); } .stock, .links { grid-column: 2; } }
 </style>
