@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { tornRight } from '../edition/commands'
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
+import { rollUpDefaults } from '../ink/roll-up'
 import { countEdition } from '../edition/count'
 import type { EditionCommands, EditionCommandType } from '../edition/commands'
 import { foldEdition } from '../edition/evolve'
@@ -10,7 +11,7 @@ import { emptyEdition } from '../edition/state'
 type Step = { act: string, sheet: number, pick: number, verdict: 'good' | 'doubtful' | 'reject' }
 
 const step: fc.Arbitrary<Step> = fc.record({
-  act: fc.constantFrom('pull', 'pull', 'pull', 'pull2', 'proof', 'void', 'restore', 'dry', 'spoil', 'recover', 'split', 'curate', 'curate', 'number', 'ap', 'sign', 'withdraw', 'destroy', 'settle', 'tear', 'judge', 'cut', 'close', 'reopen'),
+  act: fc.constantFrom('pull', 'pull', 'pull', 'pull2', 'proof', 'void', 'restore', 'dry', 'spoil', 'recover', 'split', 'curate', 'curate', 'number', 'ap', 'sign', 'withdraw', 'destroy', 'settle', 'tear', 'judge', 'cut', 'close', 'reopen', 'roll', 'overprint', 'blend'),
   sheet: fc.integer({ min: 1, max: 14 }),
   pick: fc.nat(40),
   verdict: fc.constantFrom('good', 'doubtful', 'reject'),
@@ -41,6 +42,9 @@ function commandFor(table: PressTable, s: Step): [EditionCommandType, EditionCom
     case 'settle': return ['settle-dispute', { pullId, outcome: s.pick % 2 ? 'void' : 'move', sheetId: s.sheet, reason: 'looked' }]
     case 'tear': return ['tear', { ...tornRight('l1', 1, 1 + s.pick % 3), wrong: s.pick % 2, reason: 'off the edge' }]
     case 'cut': return ['cut-further', { layerId }]
+    case 'roll': return ['set-roll-up', { layerId, rollUp: { ...rollUpDefaults, passes: s.pick % 4, chores: [{ every: s.sheet, what: 'clear the rim' }] } }]
+    case 'overprint': return ['plan-overprint', { overprint: { paper: '#efe3c4', layers: [{ layerId, batchId: null, thickness: s.pick % 12 }], wishes: [] } }]
+    case 'blend': return ['plan-blend', { layerId, blend: s.pick % 3 ? null : { stripes: [{ batchId: 'a', at: 0.2 }, { batchId: 'b', at: s.pick / 40 }], blend: 0.3, widening: 0, freshAfter: 8, avoid: null, severalDirections: false, thickness: 8 } }]
     case 'close': return ['close', { note: '' }]
     default: return ['reopen', { reason: 'more' }]
   }

@@ -3,12 +3,13 @@ import { inkNeed } from '#core/run/ink-need'
 import { grams } from '~/drawings/words'
 
 /** One line on whether the ink lasts, wherever layers are planned or pulled. */
-const props = defineProps<{ layerIds: string[] }>()
+const props = defineProps<{ layerIds: string[], onlyShort?: boolean }>()
 const edition = useEdition()
 const supplies = useSupplies()
 const { ofBatch } = useShelf()
 onMounted(() => void supplies.load().catch(() => undefined))
-const said = computed(() => props.layerIds.flatMap((layerId) => {
+const said = computed(() => told.value.filter(one => one.short || !props.onlyShort))
+const told = computed(() => props.layerIds.flatMap((layerId) => {
   const layer = edition.state!.layers.find(known => known.id === layerId)
   if (!layer || supplies.batches.length === 0) return []
   const density = new Map(layer.zones.flatMap((zone) => {

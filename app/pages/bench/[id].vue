@@ -122,7 +122,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         <div class="good"><b>{{ goodHere }}</b><p>of {{ goal(state.plan!) }}<br><small>good at this layer</small></p></div>
         <div><b>{{ bench.stack.value.length }}</b><p>sheets left<template v-if="minutesLeft">, {{ howLong(minutesLeft) }}</template></p></div>
         <div class="chance"><b>{{ percent(look.chance) }}</b><p>chance of {{ goal(state.plan!) }}</p></div>
-        <div class="routine"><p>The routine</p><ol><li v-for="(step, i) in routine" :key="i">{{ step }}</li></ol><p v-for="chore in chores" :key="chore" class="chore" role="status">Now: {{ chore }}</p></div>
+        <div class="routine"><p>The routine</p><ol><li v-for="(step, i) in routine" :key="i">{{ step }}</li></ol><p v-for="chore in chores" :key="chore" class="chore" role="status">Now: {{ chore }}</p><InkEnough :layer-ids="[bench.layerId.value]" only-short /></div>
       </section>
       <section class="run">
         <TallyDrawing :strokes="strokes" :cell="cell" :tall="1.9" :label="bench.layer.value?.name" />

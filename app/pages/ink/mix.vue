@@ -86,7 +86,7 @@ async function useFor(batchId: string) {
         <div class="part-head"><h2>Recipe</h2><p>shares of the weight</p></div>
         <FilmStrip :pigment="wanted?.pigment ?? null" :paper="form.paper" :thickness="form.film" :label="form.name || 'The mix'" />
         <p class="soft label">A prediction{{ wanted && wanted.unknown > 0 ? `, without the ${Math.round(wanted.unknown * 100)} % whose colour is not known` : '' }}. Make a draw-down on this paper; it decides.</p>
-        <RecipeRows :mixing="mixing"><VBtn class="quiet" @click="matching = !matching">{{ matching ? 'Leave the matching' : 'Match a colour' }}</VBtn></RecipeRows>
+        <RecipeRows :mixing="mixing"><VBtn v-if="!more" class="quiet" @click="matching = !matching">{{ matching ? 'Leave the matching' : 'Match a colour' }}</VBtn></RecipeRows>
         <p v-for="warning in warnings" :key="warning" class="warning">{{ warning }}</p>
         <MatchColour v-if="matching" class="match" :paper="form.paper" :film="form.film" @take="take" />
       </section>
