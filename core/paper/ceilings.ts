@@ -3,6 +3,8 @@
  * How these bound the search, and why they are enough, stands in `guillotine.ts`.
  */
 
+export const deckleBits = { left: 1, right: 2, top: 4, bottom: 8 } as const
+
 /** One way a piece may lie: its width along the sheet's first side, and the points it earns for each set of deckled sides. */
 export interface Lie {
   width: number

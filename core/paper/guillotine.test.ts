@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Lie } from './ceilings'
-import { bestLayout, deckleBits, type Layout } from './guillotine'
+import { deckleBits, type Lie } from './ceilings'
+import { bestLayout, type Layout } from './guillotine'
 
 type Tuple = [pieces: number, points: number, tears: number, offcut: number]
 

@@ -1,5 +1,5 @@
-import type { Lie } from './ceilings'
-import { bestLayout, deckleBits, type Layout } from './guillotine'
+import { deckleBits, type Lie } from './ceilings'
+import { bestLayout, type Layout } from './guillotine'
 
 export type Edge = 'left' | 'right' | 'top' | 'bottom'
 export const edges: readonly Edge[] = ['left', 'right', 'top', 'bottom']
