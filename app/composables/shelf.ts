@@ -5,7 +5,7 @@ import { black } from '#core/ink/draw-down'
 import { reflectanceOf } from '#core/ink/reconstruct'
 import type { Component } from '#core/stores/batch'
 import { type KnownMix, mixFrom, predictedBatch, type Shelf } from '#core/stores/slab'
-import { pigmentOf } from '#core/stores/tub'
+import { pigmentOf } from '#core/stores/slab'
 import type { TubSummary } from '#shared/replies/replies'
 
 /** A paper that is a little off white, as most are. */

@@ -1,5 +1,4 @@
-import { blendFault, rollUpFault } from '../ink/roll-up'
-import { mostLayers } from '../ink/overprint'
+import { blendFault, mostLayers, rollUpFault } from '../ink/roll-up'
 import { type Decision, refuse } from '../ledger/envelope'
 import { layerOf } from './state'
 import { only, type Rules } from './rule'

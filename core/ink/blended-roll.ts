@@ -1,4 +1,5 @@
 import { deltaE, hueOf, labOf } from './colour'
+import { type HueName, hues } from './hues'
 import { film, mixOf, type Pigment } from './kubelka-munk'
 import type { Spectrum } from './spectrum'
 
@@ -44,11 +45,6 @@ export function rolled(paper: Spectrum, stripes: readonly Stripe[], blend: numbe
 export function blendAfter(first: number, charges: number, wideningPerCharge: number): number {
   return Math.min(1, first + charges * wideningPerCharge)
 }
-
-/** Hues a printer may want to keep out of a blend, in degrees of CIELAB. */
-export const hues = { red: [345, 50], orange: [50, 75], yellow: [75, 112], green: [112, 200], blue: [200, 290], violet: [290, 345] } as const
-export type HueName = keyof typeof hues
-export const hueNames = Object.keys(hues) as HueName[]
 
 /** Paler or greyer than this no hue is seen. */
 const leastChroma = 8

@@ -1,12 +1,10 @@
 import { deltaE, type Lab, labOf } from './colour'
 import { film, type Pigment } from './kubelka-munk'
+import { mostLayers } from './roll-up'
 import type { Spectrum } from './spectrum'
 
 /** One layer of the print as a film. Thickness in µm. */
 export interface Film { pigment: Pigment, thickness: number }
-
-/** More layers than this are not laid out: 2ⁿ overlaps and n! orders. */
-export const mostLayers = 7
 
 /**
  * Every overlap of some layers on a paper (MODELS M7), laid in the given order.

@@ -1,4 +1,4 @@
-import type { HueName } from './blended-roll'
+import type { HueName } from './hues'
 import type { Roller } from './roller'
 
 /** Something to do every so many pulls: the slab's rim, masks, the jig. */
@@ -63,6 +63,9 @@ export const inkSigns = {
   much: 'Wet, peaked or ropey, loud and sticky: lines close, a rim is squeezed out at the edges. Unload the roller on clean paper, skip a charge.',
   little: 'The roller has gone silent; dull patches on the tilted block, white specks in the solids. Charge sooner, one more pass.',
 } as const
+
+/** More layers than this are not laid out: 2ⁿ overlaps and n! orders. */
+export const mostLayers = 7
 
 /** One ink of a layer on the overprint table. Thickness in µm. */
 export interface OverprintLayer { layerId: string, batchId: string | null, thickness: number }

@@ -4,7 +4,8 @@ import { PressTable } from '../../tests/fixtures/press-table'
 import { cardOf } from '../ink/draw-down'
 import { starterInk } from '../ink/pigments'
 import { type BatchState, type Component, scaleTolerance, shares, weightOf } from './batch'
-import { emptyTub, pigmentOf, type TubDescription, type TubState } from './tub'
+import { pigmentOf } from './slab'
+import { emptyTub, type TubDescription, type TubState } from './tub'
 
 const of = (name: string, milligrams: number, from: Partial<Component> = {}): Component => ({ tubId: null, batchId: null, name, milligrams, ...from })
 const batchOf = (table: PressTable, id = 'b1') => table.states.get(`batch:${id}`) as BatchState
@@ -94,7 +95,7 @@ describe('a tub', () => {
     const table = stocked()
     expect(code(table, 'add-tub', 'tub:t1', { ...red, milligrams: 1 })).toBe('already-there')
     expect(code(table, 'describe-tub', 'tub:t9', red)).toBe('unknown-tub')
-    for (const odd of [{ name: ' ' }, { density: 0 }, { tinting: 0 }, { limits: { least: 5, most: 2 } }, { card: { ...red.card!, overBlack: red.card!.overWhite } }]) {
+    for (const odd of [{ name: ' ' }, { density: 0 }, { tinting: 0 }, { limits: { least: 5, most: 2 } }]) {
       expect(code(table, 'describe-tub', 'tub:t1', { ...red, ...odd }), JSON.stringify(odd)).toBe('tub-unfit')
     }
     expect(code(table, 'describe-tub', 'tub:t1', { ...red, condition: 'skinned' }, 'student')).toBe('not-allowed')

@@ -1,7 +1,10 @@
 import { corrected } from '../ink/corrected'
+import { readCard } from '../ink/draw-down'
 import { type Mixed, mixOf, type Pigment } from '../ink/kubelka-munk'
+import { starterInk } from '../ink/pigments'
+import { even } from '../ink/spectrum'
 import type { Component, SeenDrawDown } from './batch'
-import { pigmentOf, type TubDescription } from './tub'
+import type { TubDescription } from './tub'
 
 /** What of the store is needed to tell the colour of a mix, by id. */
 export interface Shelf {
@@ -16,6 +19,22 @@ export interface KnownMix {
   unknown: number
   /** g/cm³. */
   density: number
+}
+
+const clear = (): Pigment => ({ k: even(0.0002), s: even(0) })
+
+/**
+ * What a tub does in a film: from its draw-down; without one as the starter ink of the same name; base, extender, oil and
+ * drier as clear. Null when nothing is known of its colour.
+ */
+export function pigmentOf(tub: Pick<TubDescription, 'name' | 'nature' | 'card'>): Pigment | null {
+  if (tub.card) {
+    const reading = readCard(tub.card)
+    if ('pigment' in reading) return reading.pigment
+  }
+  const starter = starterInk(tub.name)
+  if (starter) return starter.pigment
+  return tub.nature === 'pigment' || tub.nature === 'white' ? null : clear()
 }
 
 /**

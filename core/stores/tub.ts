@@ -1,7 +1,5 @@
-import { type Card, readCard } from '../ink/draw-down'
-import type { Pigment } from '../ink/kubelka-munk'
-import { type InkNature, starterInk } from '../ink/pigments'
-import { even } from '../ink/spectrum'
+import type { Card } from '../ink/draw-down'
+import type { InkNature } from '../ink/pigments'
 import { type Context, type Decision, type Happening, type NewEvent, refuse } from '../ledger/envelope'
 import type { InkFamily } from './batch'
 
@@ -91,10 +89,6 @@ export function tubFault(tub: TubDescription): { field: string, message: string 
   if (!(tub.density > 0)) return { field: 'density', message: 'The density is above zero; about 1.1 g/cm³ for most inks, 1.6 for white.' }
   if (!(tub.tinting > 0)) return { field: 'tinting', message: 'The tinting strength is above zero; 1 when you do not know.' }
   if (tub.limits && !(tub.limits.least >= 0 && tub.limits.most > tub.limits.least && tub.limits.most <= 100)) return { field: 'limits', message: 'The maker’s range goes from a smaller to a larger percentage, 0 to 100.' }
-  if (tub.card) {
-    const reading = readCard(tub.card)
-    if ('trouble' in reading) return { field: 'card', message: reading.message }
-  }
   return null
 }
 
@@ -114,20 +108,4 @@ export function decideTub(state: TubState, command: { type: string, data: unknow
   const data = command.data as TubCommands['weigh-tub']
   if (data.reason.trim() === '') return refuse('reason-missing', `The book shows ${(state.left / 1000).toFixed(1)} g of ${state.name}; say why the weight differs.`, 'reason')
   return { events: [tubEvent(state.stream, 'tub-weighed', data)] }
-}
-
-const clear = (): Pigment => ({ k: even(0.0002), s: even(0) })
-
-/**
- * What a tub does in a film: from its draw-down; without one as the starter ink of the same name; base, extender, oil and
- * drier as clear. Null when nothing is known of its colour.
- */
-export function pigmentOf(tub: Pick<TubDescription, 'name' | 'nature' | 'card'>): Pigment | null {
-  if (tub.card) {
-    const reading = readCard(tub.card)
-    if ('pigment' in reading) return reading.pigment
-  }
-  const starter = starterInk(tub.name)
-  if (starter) return starter.pigment
-  return tub.nature === 'pigment' || tub.nature === 'white' ? null : clear()
 }

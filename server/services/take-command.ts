@@ -1,4 +1,5 @@
 import type { EditionState } from '#core/edition/state'
+import { type Card, readCard } from '#core/ink/draw-down'
 import { streamKind } from '#core/ledger/envelope'
 import { catalogue } from '#shared/commands/catalogue'
 import type { CommandRequest } from '#shared/commands/envelope'
@@ -17,8 +18,12 @@ export async function takeCommand(room: Pressroom, person: Person, request: Comm
   if (!shape) throw failure({ code: 'invalid', field: 'type', message: `“${request.type}” is not something that can be done to ${streamKind(request.stream)}.` })
   const checked = check(shape, request.data)
   if ('refusal' in checked) throw failure(checked.refusal)
-  const { pictureId } = checked.value as { pictureId?: string | null }
+  const { pictureId: own, reading, card } = checked.value as { pictureId?: string | null, reading?: { pictureId: string } | null, card?: Card | null }
+  const pictureId = own ?? reading?.pictureId
   if (pictureId && !room.pictures.has(pictureId)) throw failure({ code: 'unknown-picture', field: 'pictureId', message: 'That picture is not here yet. Hand it in again, then record the state.' })
+  // Spectra are no business of the browser's own foresight, so a draw-down is read here.
+  const drawDown = card ? readCard(card) : null
+  if (drawDown && 'trouble' in drawDown) throw failure({ code: 'tub-unfit', field: 'card', message: drawDown.message })
   const by = request.by === person.id ? person : room.people.get(request.by)
   if (!by) throw failure({ code: 'invalid', field: 'by', message: 'The person named is not in the studio. Sign in again.' })
   const answer = await room.ledger.submit({

@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
-import { type HueName, hueNames } from '#core/ink/blended-roll'
+import { type HueName, hueNames } from '#core/ink/hues'
 import type { Card } from '#core/ink/draw-down'
 import { type InkNature, inkNatures } from '#core/ink/pigments'
 import type { BlendPlan, Chore, OverprintLayer, OverprintPlan, OverprintWish, RollUp, ShareReading, ZoneInk } from '#core/ink/roll-up'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { hexOf, labOfHex } from '#core/ink/colour'
-import { mostLayers, overlaps, type RankedOrder, type Wish } from '#core/ink/overprint'
+import { overlaps, type RankedOrder, type Wish } from '#core/ink/overprint'
 import { reflectanceOf } from '#core/ink/reconstruct'
-import type { OverprintWish } from '#core/ink/roll-up'
+import { mostLayers, type OverprintWish } from '#core/ink/roll-up'
 
 /** The edition's layers as films on its paper: what every overlap will look like, in one order and in another. */
 const edition = useEdition()
