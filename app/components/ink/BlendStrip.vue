@@ -85,4 +85,5 @@ async function without() {
 .slab { max-width: 720px; } svg { width: 100%; height: auto; display: block; border: 1px solid var(--rule); } figcaption { font-size: 0.82rem; padding: 4px 0 10px; }
 .unwanted { stroke: var(--reject); stroke-width: 4; } .middle { fill: var(--ink); } .warning { color: var(--doubtful); font-weight: 600; font-size: 0.92rem; padding-bottom: 8px; } .warning button, .out { color: var(--green); text-decoration: underline; text-underline-offset: 3px; font-weight: 400; min-height: 28px; }
 .stripe { display: grid; grid-template-columns: minmax(160px, 260px) 220px auto; gap: 20px; align-items: end; padding-bottom: 4px; } label { display: grid; font-size: 0.84rem; } input[type='range'] { accent-color: var(--green); min-height: 30px; } .set { margin-top: 12px; align-items: end; }
+@media (max-width: 640px) { .stripe { grid-template-columns: minmax(0, 1fr); } input[type='range'] { width: 100%; } }
 </style>

@@ -82,7 +82,7 @@ async function save() {
   <div>
     <div class="top"><label class="soft">Paper <input v-model="form.paper" type="color" aria-label="Colour of the paper"></label><p class="soft">A prediction: trapping on wet or hardened films may differ, and a draw-down decides.</p></div>
     <ol class="order">
-      <li v-for="(one, i) in known" :key="one.row.layerId" draggable="true" @dragstart="dragged = i" @dragover.prevent @drop.prevent="dragged !== null && move(dragged, i); dragged = null">
+      <li v-for="(one, i) in known" :key="one.row.layerId" draggable="true" @dragstart="dragged = i; $event.dataTransfer?.setData('text/plain', one.layer.name)" @dragover.prevent @drop.prevent="dragged !== null && move(dragged, i); dragged = null">
         <span class="handle" aria-hidden="true">⠿</span><strong>{{ i + 1 }} {{ one.layer.name }}</strong>
         <VSelect v-model="one.row.batchId" :label="`Ink of ${one.layer.name}`" :items="supplies.batches.map(batch => ({ value: batch.id, title: batch.name }))" clearable no-data-text="No ink is mixed yet" />
         <label class="film soft">{{ one.row.thickness }} µm <input v-model.number="one.row.thickness" type="range" min="1" max="15" step="0.5" :aria-label="`Film of ${one.layer.name}`"></label>

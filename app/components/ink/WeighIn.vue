@@ -64,7 +64,7 @@ async function stop() {
         <li v-for="(one, i) in used" :key="i">
           <button type="button" :aria-pressed="turn === i" @click="turn = i">
             <strong>{{ nameOf(one) }}</strong><span>{{ grams(one.poured) }} in of {{ grams(targets[i]!) }}</span>
-            <span :class="{ done: one.poured > 0 && toPour[i]! <= near }">{{ toPour[i]! > near ? `${grams(toPour[i]!)} to pour` : one.poured > targets[i]! + near ? `${grams(one.poured - targets[i]!)} over` : one.poured > 0 ? 'in' : 'none' }}</span>
+            <span :class="{ done: one.poured > 0 && toPour[i]! <= near && one.poured <= targets[i]! + near, beyond: one.poured > targets[i]! + near }">{{ toPour[i]! > near ? `${grams(toPour[i]!)} to pour` : one.poured > targets[i]! + near ? `${grams(one.poured - targets[i]!)} over` : one.poured > 0 ? 'in' : 'none' }}</span>
           </button>
         </li>
       </ol>
@@ -102,7 +102,7 @@ async function stop() {
 <style scoped>
 .turns { display: flex; flex-wrap: wrap; gap: 0 26px; margin-bottom: 14px; }
 .turns button { text-align: left; display: grid; padding: 6px 0; border-bottom: 3px solid transparent; font-size: 0.9rem; min-height: 44px; } .turns button[aria-pressed='true'] { border-color: var(--green); }
-.turns span { color: var(--soft); font-size: 0.84rem; } .turns .done { color: var(--green); font-weight: 600; }
+.turns span { color: var(--soft); font-size: 0.84rem; } .turns .beyond { color: var(--doubtful); font-weight: 600; } .turns .done { color: var(--green); font-weight: 600; }
 .now b { font-family: var(--serif); font-size: 2.4rem; font-weight: 600; }
 .scale svg { width: 100%; max-width: 560px; height: 34px; display: block; margin: 6px 0; }
 .goal { fill: var(--sheet); stroke: var(--rule); } .fill { fill: var(--green); } .over { fill: var(--reject); } .line { stroke: var(--ink); stroke-width: 2; }

@@ -48,6 +48,10 @@ const added = computed(() => weighed.value.map((component) => {
 
 async function putOnSlab() {
   if (added.value.length === 0) return void (fault.value = 'Weigh in at least one ink first.')
+  if (form.value.name.trim() === '') {
+    field.value = 'name'
+    return void (fault.value = 'Give the batch a name to find it by, for instance slate 3. What was weighed in is kept.')
+  }
   const id = more.value?.id ?? v7()
   const colour = made.value ? filmHex(made.value.pigment, form.value.paper, form.value.film) : '#8a8375'
   const act = () => (more.value
