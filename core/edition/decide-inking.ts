@@ -29,7 +29,8 @@ export const inkingRules: Rules<Inking> = {
     if (layers.length > mostLayers) return refuse('too-many-layers', `At most ${mostLayers} layers are laid out; ${layers.length} were given.`, 'layers')
     if (layers.some(layer => !layerOf(edition, layer.layerId))) return noSuchLayer()
     if (layers.some(layer => !(layer.thickness > 0))) return refuse('thickness-range', 'A film is thicker than nothing; 5 to 15 µm are usual.', 'layers')
-    const laid = (id: string | null) => layers.some(layer => layer.layerId === id)
+    // A layer of several zones lies as one film for each, told apart by its ink.
+    const laid = (id: string | null) => layers.some(layer => layer.layerId === id || `${layer.layerId} ${layer.batchId}` === id)
     if (wishes.some(wish => wish.layers.length === 0 || !wish.layers.every(laid) || (wish.keep === 'layer' && !laid(wish.layerId)) || (wish.keep === 'colour' && wish.colour === null))) {
       return refuse('wish-unfit', 'A wish names an overlap of the layers on the table and what it should look like. Make it again.', 'wishes')
     }

@@ -58,6 +58,9 @@ describe('what a block and its layers are to look like', () => {
     table.must('plan-overprint', { overprint: { paper: '#efe3c4', layers, wishes: [wish] } })
     expect(table.edition.overprint).toMatchObject({ layers, wishes: [wish] })
     const give = (more: object) => table.give('plan-overprint', { overprint: { paper: '#efe3c4', layers, wishes: [wish], ...more } }).refusal?.code
+    const zones = [{ layerId: second, batchId: 'b1', thickness: 8 }, { layerId: second, batchId: 'b2', thickness: 8 }]
+    expect(give({ layers: zones, wishes: [{ ...wish, layers: [`${second} b1`], layerId: `${second} b2` }] })).toBeUndefined()
+    expect(give({ layers: zones, wishes: [{ ...wish, layers: [`${second} b3`], layerId: second }] })).toBe('wish-unfit')
     expect(give({ layers: [{ layerId: 'gone', batchId: null, thickness: 8 }] })).toBe('unknown-layer')
     expect(give({ layers: layers.map(layer => ({ ...layer, thickness: 0 })) })).toBe('thickness-range')
     expect(give({ layers: Array(8).fill(layers[0]) })).toBe('too-many-layers')

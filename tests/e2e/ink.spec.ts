@@ -5,8 +5,13 @@ const field = (page: Page, label: string) => page.getByLabel(label, { exact: tru
 const click = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 
 async function choose(page: Page, label: string, option: RegExp) {
-  await page.locator('.v-select', { hasText: label }).first().click()
-  await page.getByRole('option', { name: option }).click()
+  const select = page.locator('.v-select', { hasText: label }).first()
+  // A long list scrolls as it opens, and a click may then fall beside the option.
+  await expect(async () => {
+    await select.click()
+    await page.getByRole('option', { name: option }).click({ timeout: 3_000 })
+    await expect(select).toContainText(new RegExp(option.source.replace('^', '')), { timeout: 1_500 })
+  }).toPass()
 }
 
 /** The bare edition page of the demo's two-layer print that waits for its ink. */
@@ -310,4 +315,25 @@ test('a swatch is picked from a picture of a draw-down card', async ({ page, pre
   await page.getByLabel('across', { exact: false }).fill('0.8')
   await click(page, 'Take')
   await expect(page.getByLabel('Colour over black')).toHaveValue('#20130b')
+})
+
+test('two zones of one layer lie side by side, never one over the other, and move together', async ({ page, pressroom }) => {
+  const server = await pressroom({ demo: true })
+  await openInk(page, server.url)
+  await click(page, 'One more zone')
+  await page.locator('.v-select', { hasText: 'Batch' }).nth(1).click()
+  await page.getByRole('option', { name: /^dusk rose/ }).click()
+  await click(page, 'Use this ink')
+  await expect(page.getByRole('heading', { name: /^zone 2/ })).toBeVisible()
+  await page.reload()
+  const strips = page.locator('figure.strips').first()
+  await expect(strips).toContainText('transparent blue, whole block')
+  await expect(strips).toContainText('transparent blue, zone 2')
+  // Of eight overlaps the two in which both zones would lie on each other are none.
+  await expect(strips.getByRole('button')).toHaveCount(6)
+  await click(page, 'Lay rust earlier')
+  await expect(strips).toContainText('rust, then transparent blue, whole block, then transparent blue, zone 2')
+  await click(page, 'Keep this order and its wishes')
+  await page.reload()
+  await expect(strips).toContainText('rust, then transparent blue, whole block')
 })

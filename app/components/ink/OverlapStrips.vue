@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** Strips of ink on paper, laid in one order: every overlap as a column, and below it which layers lie there. */
-const props = defineProps<{ paper: string, layers: { name: string, hex: string }[], order: number[], colours: string[], label: string }>()
+const props = defineProps<{ paper: string, layers: { name: string, hex: string }[], order: number[], colours: string[], groups: number[], label: string }>()
 const chosen = defineModel<number | null>('chosen', { required: true })
 const wide = 720
-/** Overlaps so that from one column to the next a single layer comes or goes. */
-const sets = computed(() => Array.from({ length: props.colours.length }, (_, i) => i ^ (i >> 1)))
+/** Two zones of one layer lie side by side. */
+const possible = (set: number) => props.order.every(a => props.order.every(b => a === b || (set & (1 << a)) === 0 || (set & (1 << b)) === 0 || props.groups[a] !== props.groups[b]))
+/** Overlaps so that from one column to the next a single layer comes or goes, as a rule. */
+const sets = computed(() => Array.from({ length: props.colours.length }, (_, i) => i ^ (i >> 1)).filter(possible))
 const step = computed(() => wide / sets.value.length)
 const rows = computed(() => [...props.order].reverse())
 const high = computed(() => 108 + rows.value.length * 22)

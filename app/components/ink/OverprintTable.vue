@@ -15,7 +15,13 @@ const batchNames = computed(() => new Map(supplies.batches.map(batch => [batch.i
 interface Row { layerId: string, batchId: string | null, thickness: number }
 const start = () => {
   const kept = edition.state!.overprint
-  const rows = layers.value.map((layer): Row => kept?.layers.find(row => row.layerId === layer.id) ?? { layerId: layer.id, batchId: layer.zones.find(zone => zone.batchId)?.batchId ?? null, thickness: usualFilm })
+  // A film for each zone of a layer; zones lie side by side and never one over the other.
+  const rows = layers.value.flatMap((layer): Row[] => {
+    const known = kept?.layers.filter(row => row.layerId === layer.id) ?? []
+    const inks = [...new Set(layer.zones.map(zone => zone.batchId).filter(id => id !== null))]
+    if (known.length >= Math.max(1, inks.length)) return known
+    return (inks.length > 0 ? inks : [null]).map(batchId => ({ layerId: layer.id, batchId, thickness: known.find(row => row.batchId === batchId)?.thickness ?? usualFilm }))
+  }).slice(0, mostLayers)
   const place = (row: Row) => { const at = kept?.layers.findIndex(known => known.layerId === row.layerId) ?? -1; return at < 0 ? 99 : at }
   return { paper: kept?.paper ?? usualPaper, rows: rows.sort((a, b) => place(a) - place(b)).map(row => ({ ...row })), wishes: [...kept?.wishes ?? []] }
 }
@@ -33,19 +39,37 @@ onUnmounted(() => worker?.terminate())
 const known = computed(() => form.value.rows.map(row => ({ row, layer: layers.value.find(layer => layer.id === row.layerId)!, mix: ofBatch(row.batchId) })).filter(one => one.layer))
 const laid = computed(() => known.value.filter(one => one.mix && one.row.thickness > 0))
 const films = computed(() => laid.value.map(one => ({ pigment: one.mix!.pigment, thickness: one.row.thickness })))
-const strips = computed(() => laid.value.map(one => ({ name: one.layer.name, hex: filmHex(one.mix!.pigment, white, one.row.thickness) })))
+const strips = computed(() => laid.value.map(one => ({ name: filmName(one.row), hex: filmHex(one.mix!.pigment, white, one.row.thickness) })))
 const paper = computed(() => reflectanceOf(form.value.paper))
 const coloursIn = (order: number[]) => overlaps(paper.value, films.value, order).map(hexOf)
 const order = computed(() => laid.value.map((_, i) => i))
 const colours = computed(() => coloursIn(order.value))
-const otherOrder = computed(() => (beside.value ? beside.value.map(id => laid.value.findIndex(one => one.row.layerId === id)) : [...order.value].reverse()))
+const otherOrder = computed(() => (beside.value ? beside.value.map(id => laid.value.findIndex(one => keyOf(one.row) === id)) : [...order.value].reverse()))
 const otherColours = computed(() => (laid.value.length > 1 && otherOrder.value.every(i => i >= 0) && otherOrder.value.length === laid.value.length ? coloursIn(otherOrder.value) : null))
-const idsOf = (set: number) => laid.value.filter((_, i) => (set & (1 << i)) !== 0).map(one => one.row.layerId)
-const named = (ids: string[]) => ids.map(id => layers.value.find(layer => layer.id === id)?.name ?? 'a layer').join(' + ')
+/** A film's key: its layer, and its ink too where the layer has several. */
+const zoned = (layerId: string) => form.value.rows.filter(row => row.layerId === layerId).length > 1
+const keyOf = (row: Row) => (zoned(row.layerId) ? `${row.layerId} ${row.batchId}` : row.layerId)
+const filmName = (row: Row) => {
+  const layer = layers.value.find(known => known.id === row.layerId)
+  return zoned(row.layerId) ? `${layer?.name}, ${layer?.zones.find(zone => zone.batchId === row.batchId)?.name ?? batchNames.value.get(row.batchId ?? '') ?? 'no ink'}` : layer?.name ?? 'a layer'
+}
+const groups = computed(() => laid.value.map(one => layers.value.indexOf(one.layer)))
+const together = (one: number[]) => one.every((film, i) => i === 0 || groups.value[film] === groups.value[one[i - 1]!] || !one.slice(0, i).some(before => groups.value[before] === groups.value[film]))
+const idsOf = (set: number) => laid.value.filter((_, i) => (set & (1 << i)) !== 0).map(one => keyOf(one.row))
+const named = (ids: string[]) => ids.map((id) => {
+  const row = form.value.rows.find(known => keyOf(known) === id)
+  return row ? filmName(row) : 'a layer'
+}).join(' + ')
 
 function move(from: number, to: number) {
-  if (to < 0 || to >= form.value.rows.length || from === to) return
-  form.value.rows.splice(to, 0, ...form.value.rows.splice(from, 1))
+  const { rows } = form.value
+  if (to < 0 || to >= rows.length || rows[from]!.layerId === rows[to]!.layerId) return
+  // All zones of a layer are laid in one pull, and so move together.
+  const moved = rows.filter(row => row.layerId === rows[from]!.layerId)
+  const rest = rows.filter(row => row.layerId !== rows[from]!.layerId)
+  const beyond = rest.filter(row => row.layerId === rows[to]!.layerId)
+  const at = rest.indexOf(to > from ? beyond.at(-1)! : beyond[0]!) + (to > from ? 1 : 0)
+  form.value.rows = [...rest.slice(0, at), ...moved, ...rest.slice(at)]
   beside.value = null
   chosen.value = null
 }
@@ -62,10 +86,10 @@ function rank() {
   worker = new Worker(new URL('../../workers/order.worker.ts', import.meta.url), { type: 'module' })
   ranking.value = true
   worker.addEventListener('message', ({ data }: MessageEvent<RankedOrder[]>) => {
-    ranked.value = data
+    ranked.value = data.filter(one => together(one.order)).slice(0, 6)
     ranking.value = false
   })
-  const bit = (id: string) => laid.value.findIndex(one => one.row.layerId === id)
+  const bit = (id: string) => laid.value.findIndex(one => keyOf(one.row) === id)
   const wishes = form.value.wishes.filter(one => one.layers.every(id => bit(id) >= 0)).map((one): Wish => {
     const set = one.layers.reduce((bits, id) => bits | (1 << bit(id)), 0)
     return one.keep === 'paper' ? { layers: set, keep: 'paper' } : one.keep === 'colour' ? { layers: set, keep: 'colour', colour: labOfHex(one.colour!) } : { layers: set, keep: 'layer', layer: bit(one.layerId!) }
@@ -82,17 +106,17 @@ async function save() {
   <div>
     <div class="top"><label class="soft">Paper <input v-model="form.paper" type="color" aria-label="Colour of the paper"></label><p class="soft">A prediction: trapping on wet or hardened films may differ, and a draw-down decides.</p></div>
     <ol class="order">
-      <li v-for="(one, i) in known" :key="one.row.layerId" draggable="true" @dragstart="dragged = i; $event.dataTransfer?.setData('text/plain', one.layer.name)" @dragover.prevent @drop.prevent="dragged !== null && move(dragged, i); dragged = null">
-        <span class="handle" aria-hidden="true">⠿</span><strong>{{ i + 1 }} {{ one.layer.name }}</strong>
-        <VSelect v-model="one.row.batchId" :label="`Ink of ${one.layer.name}`" :items="supplies.batches.map(batch => ({ value: batch.id, title: batch.name }))" clearable no-data-text="No ink is mixed yet" />
-        <label class="film soft">{{ one.row.thickness }} µm <input v-model.number="one.row.thickness" type="range" min="1" max="15" step="0.5" :aria-label="`Film of ${one.layer.name}`"></label>
-        <span class="move"><button type="button" :disabled="i === 0" :aria-label="`Lay ${one.layer.name} earlier`" @click="move(i, i - 1)">earlier</button><button type="button" :disabled="i === known.length - 1" :aria-label="`Lay ${one.layer.name} later`" @click="move(i, i + 1)">later</button></span>
+      <li v-for="(one, i) in known" :key="keyOf(one.row)" draggable="true" @dragstart="dragged = i; $event.dataTransfer?.setData('text/plain', one.layer.name)" @dragover.prevent @drop.prevent="dragged !== null && move(dragged, i); dragged = null">
+        <span class="handle" aria-hidden="true">⠿</span><strong>{{ filmName(one.row) }}</strong>
+        <VSelect v-model="one.row.batchId" :label="`Ink of ${filmName(one.row)}`" :items="supplies.batches.map(batch => ({ value: batch.id, title: batch.name }))" clearable no-data-text="No ink is mixed yet" />
+        <label class="film soft">{{ one.row.thickness }} µm <input v-model.number="one.row.thickness" type="range" min="1" max="15" step="0.5" :aria-label="`Film of ${filmName(one.row)}`"></label>
+        <span class="move"><button type="button" :disabled="i === 0" :aria-label="`Lay ${filmName(one.row)} earlier`" @click="move(i, known.findIndex(other => other.row.layerId === one.row.layerId) - 1)">earlier</button><button type="button" :disabled="i === known.length - 1" :aria-label="`Lay ${filmName(one.row)} later`" @click="move(i, known.findLastIndex(other => other.row.layerId === one.row.layerId) + 1)">later</button></span>
         <span v-if="!one.mix" class="soft">{{ one.row.batchId ? `colour of ${batchNames.get(one.row.batchId) ?? 'that batch'} is not known` : 'no ink yet' }}</span>
       </li>
     </ol>
     <template v-if="laid.length > 0">
-      <OverlapStrips v-model:chosen="chosen" :paper="form.paper" :layers="strips" :order="order" :colours="colours" label="In this order" />
-      <OverlapStrips v-if="otherColours" v-model:chosen="chosen" class="other" :paper="form.paper" :layers="strips" :order="otherOrder" :colours="otherColours" :label="beside ? 'Beside it' : 'The other way round'" />
+      <OverlapStrips v-model:chosen="chosen" :paper="form.paper" :layers="strips" :order="order" :colours="colours" :groups="groups" label="In this order" />
+      <OverlapStrips v-if="otherColours" v-model:chosen="chosen" class="other" :paper="form.paper" :layers="strips" :order="otherOrder" :colours="otherColours" :groups="groups" :label="beside ? 'Beside it' : 'The other way round'" />
       <h3>What an overlap should look like</h3>
       <p v-if="chosen === null || chosen === 0" class="soft">Choose an overlap above, then say what it should look like; all orders can be ranked by it.</p>
       <div v-else class="fields wishing">
@@ -105,7 +129,7 @@ async function save() {
       <ul v-if="form.wishes.length > 0" class="lines"><li v-for="(one, i) in form.wishes" :key="i" class="wished"><span>{{ wishWords(one) }}</span><button type="button" :aria-label="`Drop the wish for ${named(one.layers)}`" @click="form.wishes.splice(i, 1); ranked = null">Drop</button></li></ul>
       <div v-if="form.wishes.length > 0 && laid.length > 1" class="buttons"><VBtn class="quiet" :loading="ranking" @click="rank">Rank all orders</VBtn></div>
       <table v-if="ranked" class="ruled"><thead><tr><th>Order</th><th class="number">ΔE in all</th><th /></tr></thead><tbody>
-        <tr v-for="(one, i) in ranked" :key="i"><td>{{ one.order.map(at => strips[at]!.name).join(', then ') }}</td><td class="number">{{ one.sum.toFixed(1) }}</td><td><button type="button" class="show" :aria-label="`Show order ${i + 1} beside`" @click="beside = one.order.map(at => laid[at]!.row.layerId)">Show beside</button></td></tr>
+        <tr v-for="(one, i) in ranked" :key="i"><td>{{ one.order.map(at => strips[at]!.name).join(', then ') }}</td><td class="number">{{ one.sum.toFixed(1) }}</td><td><button type="button" class="show" :aria-label="`Show order ${i + 1} beside`" @click="beside = one.order.map(at => keyOf(laid[at]!.row))">Show beside</button></td></tr>
       </tbody></table>
     </template>
     <p v-else class="soft">Give the layers their inks, and every overlap is laid out here.</p>
