@@ -35,6 +35,17 @@ describe('wishes for a deckle', () => {
     }), { numRuns: 120, seed: 6 })
   })
 
+  it('are left with very many small pieces, and only counted where a deckle falls', () => {
+    const all = { left: true, right: true, top: true, bottom: true }
+    const wanted = { ...noEdges, bottom: true }
+    const many = plan(1400, 1000, 61, 67, all, wanted)
+    expect(many).toMatchObject({ deckleLeft: true, perSheet: plan(1400, 1000, 61, 67, all, noEdges).perSheet })
+    expect(many.tears).toHaveLength(plan(1400, 1000, 61, 67, all, noEdges).tears.length)
+    expect(points(many)).toBeGreaterThan(0)
+    expect(plan(1400, 1000, 61, 67, all, noEdges).deckleLeft).toBe(false)
+    expect(plan(1400, 1000, 270, 190, all, wanted).deckleLeft).toBe(false)
+  })
+
   it('are nothing without a deckle on the sheet, and cost no tear then', () => {
     const wanted = { ...noEdges, bottom: true }
     expect(told(plan(760, 560, 300, 230, noEdges, wanted))).toEqual(told(plan(760, 560, 300, 230, noEdges, noEdges)))

@@ -85,6 +85,8 @@ export interface TearPlan {
   trued: { edge: Edge, loses: number, deckle: boolean }[]
   /** Pieces a knife would give, when that is more; else null. */
   knifeGives: number | null
+  /** True when deckles were wished for, but with so many small pieces are only counted where they fall. */
+  deckleLeft: boolean
 }
 
 /** Offcuts of one size and use, and how many of them a sheet leaves. */
@@ -106,6 +108,9 @@ export const usualStrip = 15
 
 /** More pieces than this from one sheet are not planned. */
 const mostPieces = 5000
+
+/** Of more pieces to a sheet only those at its rim could carry a deckle: they are laid for the fewest tears instead. */
+export const mostWished = 40
 
 const perMm = 10_000
 const units = (mm: number) => Math.round(mm * perMm)
@@ -153,7 +158,7 @@ const alike = (a: number, b: number, lies: readonly Lie[]) => [[false, false], [
 ))
 
 const empty = (reason: string): TearPlan => ({
-  perSheet: 0, sheets: null, reason, tears: [], pieces: [], offcuts: [], waste: 1, cost: null, datum: { x: 'left', y: 'top' }, trued: [], knifeGives: null,
+  perSheet: 0, sheets: null, reason, tears: [], pieces: [], offcuts: [], waste: 1, cost: null, datum: { x: 'left', y: 'top' }, trued: [], knifeGives: null, deckleLeft: false,
 })
 
 /**
@@ -170,7 +175,8 @@ export function planTears(request: TearRequest): TearPlan {
   const lies = ways.map(way => way.lie)
   const width = units(sheet.width - sheet.allowance)
   const height = units(sheet.height - sheet.allowance)
-  const wanted = edges.some(edge => piece.deckles[edge])
+  const wished = edges.some(edge => piece.deckles[edge])
+  const wanted = wished && width * height <= mostWished * units(piece.width) * units(piece.height)
   const corners = datums(sheet.deckles, ['left', 'right']).flatMap(x => datums(sheet.deckles, ['top', 'bottom']).map((y) => {
     const kept: Edges = { ...sheet.deckles, [x]: false, [y]: false }
     return { x, y, kept, bits: wanted ? bitsOf(kept) : 0 }
@@ -181,7 +187,7 @@ export function planTears(request: TearRequest): TearPlan {
   const knifeGives = best.cut > best.pieces ? best.cut : null
   if (best.pieces === 0) return { ...empty(whyNothing(request, ways.length, best.cut)), knifeGives }
   const plan: TearPlan = {
-    ...empty(''), perSheet: best.pieces, sheets: Math.ceil(request.count / best.pieces), knifeGives, datum: { x, y },
+    ...empty(''), perSheet: best.pieces, sheets: Math.ceil(request.count / best.pieces), knifeGives, deckleLeft: wished && !wanted, datum: { x, y },
     waste: 1 - best.pieces * piece.width * piece.height / (sheet.width * sheet.height),
     cost: Math.ceil(request.count / best.pieces) * request.price,
     trued: [x, y].map(edge => ({ edge, loses: sheet.allowance, deckle: sheet.deckles[edge] })).filter(({ loses, deckle }) => loses > 0 || deckle),
