@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { filmOfRun, gramsAnImpression, heldGrams, inkAmount, inkGuesses, type InkJob, shopFilm } from './amount'
-import { correct, fillsHundred, fractionsOf, heldBy, weightsOf } from './recipe'
+import { correct, fillsHundred, fractionsOf, heldOf, weightsOf } from './recipe'
 import { type Ingredient, mixWarnings } from './suits'
 
 describe('shares and weights', () => {
@@ -53,9 +53,9 @@ describe('an over-pour', () => {
   })
 
   it('a left-over is topped up from what it holds', () => {
-    const held = heldBy([{ name: 'warm red', milligrams: 60_000 }, { name: 'transparent base', milligrams: 40_000 }], 25_000)
-    expect([...held]).toEqual([['warm red', 15_000], ['transparent base', 10_000]])
-    expect(heldBy([], 5).size).toBe(0)
+    expect(heldOf([60_000, 40_000], 25_000)).toEqual([15_000, 10_000])
+    expect(heldOf([0, 0], 5)).toEqual([0, 0])
+    expect(heldOf([], 5)).toEqual([])
     expect(correct([15, 10], [0.5, 0.5], 40)).toEqual({ total: 40, add: [5, 10] })
   })
 })

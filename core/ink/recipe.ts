@@ -52,11 +52,12 @@ export function correct(poured: readonly number[], fractions: readonly number[],
 
 const clean = (value: number, whole: number) => (Math.abs(value) < whole * 1e-12 ? 0 : value)
 
-/** What one batch holds of another's components, by name, for a top-up: its own fractions times what is left of it. */
-export function heldBy(components: readonly { name: string, milligrams: number }[], left: number): Map<string, number> {
-  const whole = components.reduce((sum, component) => sum + component.milligrams, 0)
-  const held = new Map<string, number>()
-  if (whole === 0) return held
-  for (const { name, milligrams } of components) held.set(name, (held.get(name) ?? 0) + milligrams / whole * left)
-  return held
+/**
+ * What a batch still holds of each component: what was used took its share of every one along.
+ * @param weights of the components as they were mixed, @param left weight of the whole now
+ * @returns whole units in the order given
+ */
+export function heldOf(weights: readonly number[], left: number): number[] {
+  const whole = weights.reduce((sum, weight) => sum + weight, 0)
+  return weights.map(weight => (whole === 0 ? 0 : Math.round(weight / whole * left)))
 }

@@ -1,3 +1,4 @@
+import { heldOf } from '../ink/recipe'
 import { type Context, type Decision, type Happening, type NewEvent, refuse } from '../ledger/envelope'
 import { versionOf } from '../ledger/versions'
 import { type TubState, tubEvent } from './tub'
@@ -110,8 +111,8 @@ export function evolveBatch(state: BatchState, event: Happening): BatchState {
     case 'ink-added': {
       const { components, why } = event.data as BatchEvents['ink-added']
       const milligrams = weightOf(components)
-      // What was used up took each component along, so the new share is reckoned on what is left.
-      const held = state.components.map((component, i) => ({ ...component, milligrams: Math.round(shares(state.components)[i]! * state.left) }))
+      const weights = heldOf(state.components.map(component => component.milligrams), state.left)
+      const held = state.components.map((component, i) => ({ ...component, milligrams: weights[i]! }))
       return { ...next, components: stirred(state.left === state.mixed ? state.components : held, components), mixed: state.mixed + milligrams, left: state.left + milligrams, additions: [...state.additions, { milligrams, why, at }] }
     }
     case 'ink-drawn': {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import { inkFamilies } from '#core/stores/batch'
+import { heldOf } from '#core/ink/recipe'
+import { inkFamilies, shares } from '#core/stores/batch'
 import type { EditionReply } from '#shared/replies/replies'
 import { grams } from '~/drawings/words'
 
@@ -22,13 +23,14 @@ onMounted(async () => {
   const pattern = more.value ?? supplies.batches.find(batch => batch.id === route.query.like) ?? null
   if (pattern && form.value.rows.every(row => row.amount === '')) {
     const { name, family, components, mixed } = pattern
-    const left = more.value?.left ?? 0
-    form.value = { ...form.value, name: more.value ? name : `${name} again`, family, mode: 'percent', total: String(Math.round(mixed / 1000)), rows: components.map(({ tubId, batchId, name: called, milligrams }) => ({
+    const parts = shares(components)
+    const held = heldOf(components.map(component => component.milligrams), more.value?.left ?? 0)
+    form.value = { ...form.value, name: more.value ? name : `${name} again`, family, mode: 'percent', total: String(Math.round(mixed / 1000)), rows: components.map(({ tubId, batchId, name: called }, i) => ({
       source: tubId !== null ? `tub:${tubId}` : batchId !== null ? `batch:${batchId}` : '', name: called,
-      amount: String(Math.round(milligrams / components.reduce((sum, c) => sum + c.milligrams, 0) * 1000) / 10), poured: Math.round(milligrams / components.reduce((sum, c) => sum + c.milligrams, 0) * left),
+      amount: String(Math.round(parts[i]! * 1000) / 10), poured: held[i]!,
     })) }
   }
-  had.value = more.value ? form.value.rows.map((row, i) => (i < more.value!.components.length ? Math.round(more.value!.components[i]!.milligrams / more.value!.components.reduce((sum, c) => sum + c.milligrams, 0) * more.value!.left) : 0)) : []
+  had.value = more.value ? heldOf(more.value.components.map(component => component.milligrams), more.value.left) : []
   const asked = typedNumber(String(route.query.grams ?? ''))
   if (asked > 0) form.value.total = String(Math.round(asked * 10) / 10)
   if (typeof route.query.paper === 'string' && /^#[0-9a-f]{6}$/i.test(route.query.paper)) form.value.paper = route.query.paper
