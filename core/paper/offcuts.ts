@@ -87,7 +87,7 @@ export function offcutsOf({ pieceArea, partSized, alike, wastes, count, forEachK
   const wasteOf = (part: Part) => part.width * part.height - count(part) * pieceArea
 
   /** A part's largest single offcut cannot be larger, its other offcuts being as small as may be. */
-  const offcutCeiling = (part: Part) => wasteOf(part) - Math.max(0, leastOffcuts(part) - 1) * smallestOffcut
+  const offcutCeiling = (part: Part, offcuts = leastOffcuts(part)) => wasteOf(part) - Math.max(0, offcuts - 1) * smallestOffcut
 
   /**
    * The tears of a part that keep all its pieces, leave the fewest offcuts and may leave one of an area that is
@@ -115,5 +115,5 @@ export function offcutsOf({ pieceArea, partSized, alike, wastes, count, forEachK
     return part.largestOffcut = best
   }
 
-  return { leastOffcuts, fewestOffcuts, offcutCeiling, largestOffcut, forEachBest }
+  return { leastOffcuts, within, fewestOffcuts, offcutCeiling, largestOffcut, forEachBest }
 }

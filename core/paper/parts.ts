@@ -29,8 +29,8 @@ export interface Part {
   deckled: (Deckled | undefined)[] | null
 }
 
-/** The best a part with deckled sides can be laid out, and its first tear. */
-export interface Deckled { points: number, tears: number, offcut: number, across: 'x' | 'y', at: number }
+/** What the search has found out about a part with deckled sides, as above. */
+export interface Deckled extends Pick<Part, 'leastOffcuts' | 'sure' | 'known' | 'largestOffcut'> { points: number }
 
 /** What a tear leaves, and where it lies. Returns true to stop. */
 export type Tear = (first: Part, second: Part, across: 'x' | 'y', at: number) => boolean
@@ -169,6 +169,6 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
   }
 
   return {
-    whole: partSized(width, height), pieceArea, partSized, alike, lieOf, wastes, count, forEachKeeping, isNormal: (w: number, h: number) => x.isNormal(w) && y.isNormal(h), widths: x.normal, cut: knife.byRow.at(-1)!,
+    x, y, ceilingAt, whole: partSized(width, height), pieceArea, partSized, alike, lieOf, wastes, count, forEachKeeping, isNormal: (w: number, h: number) => x.isNormal(w) && y.isNormal(h), widths: x.normal, cut: knife.byRow.at(-1)!,
   }
 }

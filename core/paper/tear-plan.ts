@@ -110,7 +110,7 @@ export const usualStrip = 15
 const mostPieces = 5000
 
 /** Of more pieces to a sheet only those at its rim could carry a deckle: they are laid for the fewest tears instead. */
-export const mostWished = 40
+export const mostWished = 1e9
 
 const perMm = 10_000
 const units = (mm: number) => Math.round(mm * perMm)

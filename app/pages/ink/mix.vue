@@ -14,7 +14,12 @@ const mixing = useMixing()
 const { form, wanted, made, weighed, pouredSum, warnings, total } = mixing
 /** A batch that is topped up: what is left of it counts as poured. */
 const more = computed(() => supplies.batches.find(batch => batch.id === route.query.more) ?? null)
+const asked = typedNumber(String(route.query.grams ?? ''))
+if (asked > 0) form.value.total = String(Math.round(asked * 10) / 10)
+if (typeof route.query.paper === 'string' && /^#[0-9a-f]{6}$/i.test(route.query.paper)) form.value.paper = route.query.paper
 const draft = useDraft(`mix ${String(route.query.more ?? route.query.like ?? route.query.edition ?? '')}`, form)
+/** A batch to begin from must be known before anything is typed over it. */
+const ready = ref(!route.query.more && !route.query.like)
 const matching = ref(false)
 const had = ref<number[]>([])
 
@@ -30,10 +35,8 @@ onMounted(async () => {
       amount: String(Math.round(parts[i]! * 1000) / 10), poured: held[i]!,
     })) }
   }
+  ready.value = true
   had.value = more.value ? heldOf(more.value.components.map(component => component.milligrams), more.value.left) : []
-  const asked = typedNumber(String(route.query.grams ?? ''))
-  if (asked > 0) form.value.total = String(Math.round(asked * 10) / 10)
-  if (typeof route.query.paper === 'string' && /^#[0-9a-f]{6}$/i.test(route.query.paper)) form.value.paper = route.query.paper
 })
 
 function take(recipe: { source: string, share: number }[]) {
@@ -79,7 +82,7 @@ async function useFor(batchId: string) {
 <template>
   <div>
     <div class="page-head"><h1>{{ more ? `Top up ${more.name}` : 'Mix a batch' }}</h1><p class="told">{{ grams(pouredSum) }} in, {{ grams(total) }} wanted</p></div>
-    <form @submit.prevent="putOnSlab">
+    <form v-if="ready" @submit.prevent="putOnSlab">
       <section class="part">
         <div class="fields">
           <VTextField v-model="form.name" label="Name of the batch" placeholder="slate 3, for instance" :disabled="!!more" :error-messages="field === 'name' ? fault : undefined" />
