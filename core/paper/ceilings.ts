@@ -43,8 +43,8 @@ export interface Rests { cut: Int32Array, torn: Int32Array }
 /** Places to tear a part, and where the two parts stand in the ceilings. */
 interface Places { at: Float64Array, near: Int32Array, far: Int32Array }
 
-/** Strips of waste that may be added to a normal distance. */
-export type StripsAdded = 'none' | 'one' | 'any'
+/** Strips of waste that may be added to a normal distance; `spread` are those of `any` that leave neither part normal. */
+export type StripsAdded = 'none' | 'one' | 'any' | 'spread'
 
 /** One axis: its normal widths, where tears may lie, and what was looked up before. */
 export class Axis {
@@ -56,7 +56,7 @@ export class Axis {
   readonly twoStripsNarrower: Int32Array
   private readonly distances = new Map<StripsAdded, number[]>()
   private readonly ids = new Map<number, number>()
-  private readonly placesOf = { none: new Map<number, Places>(), one: new Map<number, Places>(), any: new Map<number, Places>() }
+  private readonly placesOf = { none: new Map<number, Places>(), one: new Map<number, Places>(), any: new Map<number, Places>(), spread: new Map<number, Places>() }
   private readonly standings = new Map<number, number>()
 
   constructor(private readonly lengths: readonly number[], private readonly most: number, readonly strip: number) {
@@ -68,6 +68,11 @@ export class Axis {
 
   isNormal(length: number): boolean {
     return this.indexOf.has(length)
+  }
+
+  /** Where two parts of that length together stand at most, neither of them of normal width: both lose a strip. */
+  standingOfTwo(length: number): number {
+    return -1 - this.floor(length - 2 * this.strip)
   }
 
   /** Index of the widest normal width not above a length. */
@@ -132,7 +137,7 @@ export class Axis {
   places(length: number, stripsAdded: StripsAdded): Places {
     const kept = this.placesOf[stripsAdded]
     let known = kept.get(length)
-    if (!known) kept.set(length, known = stripsAdded === 'none' ? this.normalPlaces(length) : this.placesWithStrips(length, this.distancesWith(stripsAdded)))
+    if (!known) kept.set(length, known = stripsAdded === 'none' ? this.normalPlaces(length) : this.placesWithStrips(length, this.distancesWith(stripsAdded === 'one' ? 'one' : 'any'), stripsAdded === 'spread'))
     return known
   }
 
@@ -173,7 +178,7 @@ export class Axis {
     return known
   }
 
-  private placesWithStrips(length: number, distances: readonly number[]): Places {
+  private placesWithStrips(length: number, distances: readonly number[], spread: boolean): Places {
     const { normal, strip } = this
     const least = Math.max(strip, 1)
     const at = new Float64Array(distances.length)
@@ -197,9 +202,12 @@ export class Axis {
       while (narrower + 1 < normal.length && normal[narrower + 1]! <= distance - strip) narrower++
       while (normal[fitsFar]! > left) fitsFar--
       while (narrowerFar > 0 && normal[narrowerFar]! > left - strip) narrowerFar--
+      const standing = standingFrom(fits, narrower, distance)
+      const standingFar = standingFrom(fitsFar, narrowerFar, left)
+      if (spread && (standing >= 0 || standingFar >= 0)) continue
       at[found] = distance
-      near[found] = standingFrom(fits, narrower, distance)
-      far[found] = standingFrom(fitsFar, narrowerFar, left)
+      near[found] = standing
+      far[found] = standingFar
       found++
     }
     return { at: at.subarray(0, found), near: near.subarray(0, found), far: far.subarray(0, found) }

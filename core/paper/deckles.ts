@@ -1,33 +1,39 @@
-import type { Lie } from './ceilings'
-import { deckleCeilings, sidesOf } from './deckle-points'
+import type { Lie, StripsAdded } from './ceilings'
+import { deckleCeilings, sidesOf, TooManyTears } from './deckle-points'
 import { type offcutsOf, stripsWithin } from './offcuts'
 import type { Deckled, Part, Parts } from './parts'
 
 /** What a tear leaves, each half with its deckled sides, and where it lies. Returns true to stop. */
 type DeckledTear = (first: Part, sides1: number, second: Part, sides2: number, across: 'x' | 'y', at: number) => boolean
 
+/** A tear that keeps all pieces takes as long to look into as so many that are passed over. */
+const ofKeeping = 5
+
 /**
  * The lay-outs of parts with deckled sides: the most points with all their pieces, then the fewest offcuts (and so the
  * fewest tears), then the largest single offcut. Each is settled before the next is asked for, since most tears fall
  * out at the first. Widening a strip of waste moves no piece from a deckled side, so of parts that stand alike a larger
  * one earns no less, and what `offcuts.ts` says of them holds here.
+ * @param mostTears tears to look at in all before `TooManyTears` is thrown
  */
-export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<typeof offcutsOf>) {
-  const { alike, lieOf, count, forEachKeeping } = parts
-  const pointsCeiling = deckleCeilings(parts, lies)
+export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<typeof offcutsOf>, mostTears: number) {
+  const { alike, lieOf, count, forEachKeeping, looked } = parts
+  const { pointsCeiling, mayEarn, mayEarnSpread } = deckleCeilings(parts, lies, mostTears)
 
   function deckled(part: Part, sides: number): Deckled {
     part.deckled ??= []
-    return part.deckled[sides] ??= { points: -1, leastOffcuts: -1, sure: false, known: null, largestOffcut: -1 }
+    return part.deckled[sides] ??= { points: -1, leastOffcuts: -1, sure: false, known: null, largestOffcut: -1, larger: [] }
   }
 
-  /** Both ways round of every tear that keeps all pieces: the deckled sides go to one half or the other. */
-  function forEachWay(part: Part, sides: number, strips: 'none' | 'one' | 'any', mostOffcuts: number, stop: DeckledTear): boolean {
+  /** Both ways round of every tear that keeps all pieces and may earn the points wanted: the deckled sides go to one half or the other. */
+  function forEachWay(part: Part, sides: number, strips: StripsAdded, mostOffcuts: number, wanted: () => number, stop: DeckledTear): boolean {
+    if (looked.tears > mostTears) throw new TooManyTears()
     return forEachKeeping(part, strips, mostOffcuts, (first, second, across, at) => {
+      looked.tears += ofKeeping
       const [sides1, sides2] = sidesOf(sides, across)
       return stop(first, sides1, second, sides2, across, at)
         || stop(second, sides1, first, sides2, across, across === 'x' ? second.width : second.height)
-    })
+    }, mayEarn(part, sides, wanted))
   }
 
   /** The most points a part earns with all its pieces. */
@@ -39,18 +45,20 @@ export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<
     if (lie >= 0) return held.points = lies[lie]!.points[sides]!
     const most = pointsCeiling(part, sides)
     const smallest = alike(part)
-    let best = smallest !== part && count(smallest) === count(part) ? points(smallest, sides) : 0
-    for (const strips of ['none', 'any'] as const) {
-      if (best === most) break
-      forEachWay(part, sides, strips, Infinity, (first, sides1, second, sides2, across) => {
-        // With strips only the tears that leave neither half normal are new.
-        if (strips === 'any' && (across === 'x' ? first.column >= 0 || second.column >= 0 : first.row >= 0 || second.row >= 0)) return false
+    const shares = smallest !== part && count(smallest) === count(part)
+    let best = shares ? points(smallest, sides) : 0
+    const larger = shares && best < most ? deckled(smallest, sides).larger : []
+    if (larger.some(known => known.points === best && known.width >= part.width && known.height >= part.height)) return held.points = best
+    for (const strips of ['none', 'spread'] as const) {
+      if (best === most || (strips === 'spread' && !mayEarnSpread(part, sides, best))) break
+      forEachWay(part, sides, strips, Infinity, () => best + 1, (first, sides1, second, sides2) => {
         if (pointsCeiling(first, sides1) + pointsCeiling(second, sides2) <= best) return false
         const a = points(first, sides1)
         if (a + pointsCeiling(second, sides2) > best) best = Math.max(best, a + points(second, sides2))
         return best === most
       })
     }
+    if (shares && best < most) larger.push({ width: part.width, height: part.height, points: best })
     return held.points = best
   }
 
@@ -75,7 +83,7 @@ export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<
     const { largeEnough, tooSmall } = shared
     while (!held.sure && least <= most) {
       if (size <= (tooSmall[least] ?? 0)) held.leastOffcuts = least += 1
-      else if (size >= (largeEnough[least] ?? Infinity) || (smallest !== part && shares && within(smallest, sides, least)) || (plain.within(part, least) && leaves(part, sides, least))) {
+      else if (size >= (largeEnough[least] ?? Infinity) || (smallest !== part && shares && within(smallest, sides, least)) || (plain.within(part, least) && forEachFitting(part, sides, least, () => true, () => true))) {
         held.sure = true
         largeEnough[least] = Math.min(size, largeEnough[least] ?? Infinity)
       } else {
@@ -86,15 +94,10 @@ export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<
     return held.leastOffcuts <= most
   }
 
-  /** True when one of its tears lets a part be laid out, with all its points, leaving so many offcuts. */
-  function leaves(part: Part, sides: number, offcuts: number): boolean {
-    return forEachFitting(part, sides, offcuts, () => true, () => true)
-  }
-
-  /** The tears of a part that keep all its pieces and points, leave no more than so many offcuts and may leave one of a wanted area. */
+  /** The tears of a part that keep all its pieces and points, leave no more than so many offcuts, and may leave one of a wanted area. */
   function forEachFitting(part: Part, sides: number, offcuts: number, wanted: (area: number) => boolean, stop: DeckledTear): boolean {
     const all = points(part, sides)
-    return forEachWay(part, sides, stripsWithin(offcuts), offcuts, (first, sides1, second, sides2, across, at) => {
+    return forEachWay(part, sides, stripsWithin(offcuts), offcuts, () => all, (first, sides1, second, sides2, across, at) => {
       if (pointsCeiling(first, sides1) + pointsCeiling(second, sides2) < all) return false
       const a = leastOffcuts(first, sides1)
       const b = leastOffcuts(second, sides2)
@@ -110,6 +113,11 @@ export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<
     return leastOffcuts(part, sides)
   }
 
+  /** The tears of a part that keep all its pieces and points, leave the fewest offcuts and may leave one of a wanted area. */
+  const forEachBest = (part: Part, sides: number, wanted: (area: number) => boolean, stop: DeckledTear) => (
+    forEachFitting(part, sides, fewestOffcuts(part, sides), wanted, stop)
+  )
+
   const offcutCeiling = (part: Part, sides: number) => plain.offcutCeiling(part, leastOffcuts(part, sides))
 
   /** Area of the largest single offcut of a part torn with the most points and the fewest tears. */
@@ -117,10 +125,9 @@ export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<
     if (sides === 0 || count(part) === 0 || points(part, sides) === 0) return plain.largestOffcut(part)
     const held = deckled(part, sides)
     if (held.largestOffcut >= 0) return held.largestOffcut
-    const fewest = fewestOffcuts(part, sides)
-    if (fewest <= 1) return held.largestOffcut = offcutCeiling(part, sides)
+    if (fewestOffcuts(part, sides) <= 1) return held.largestOffcut = offcutCeiling(part, sides)
     let best = 0
-    forEachFitting(part, sides, fewest, area => area > best, (first, sides1, second, sides2) => {
+    forEachBest(part, sides, area => area > best, (first, sides1, second, sides2) => {
       if (offcutCeiling(first, sides1) > best) best = Math.max(best, largestOffcut(first, sides1))
       if (offcutCeiling(second, sides2) > best) best = Math.max(best, largestOffcut(second, sides2))
       return best >= offcutCeiling(part, sides)
@@ -128,5 +135,5 @@ export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<
     return held.largestOffcut = best
   }
 
-  return { points, fewestOffcuts, largestOffcut, forEachFitting }
+  return { points, fewestOffcuts, largestOffcut, forEachBest }
 }

@@ -1,4 +1,5 @@
 import type { Lie } from './ceilings'
+import { TooManyTears } from './deckle-points'
 import { decklesOf } from './deckles'
 import { offcutsOf } from './offcuts'
 import { type Part, partsOf } from './parts'
@@ -35,19 +36,20 @@ export interface Best {
 }
 
 /**
- * The best lay-out of one part.
+ * The best lay-outs of one sheet, by the sides that carry a deckle.
  * @param lies the ways a piece may lie (one when the grain is fixed, two otherwise)
  * @param strip the narrowest strip that can be torn, 0 for a knife
- * @param deckles bits of the part's deckled sides that earn points; 0 when none is wanted
- * @returns the most pieces; of those lay-outs the most points, then the fewest tears, then the largest single offcut
+ * @param mostTears tears to look at before deckles are given up; what was found out for some sides serves for others
+ * @returns for the bits of deckled sides that earn points (0 when none is wanted) the most pieces; of those lay-outs the
+ * most points, then the fewest tears, then the largest single offcut. Null when more tears than that had to be looked at.
  */
-export function bestLayout(width: number, height: number, lies: readonly Lie[], strip: number, deckles: number): Best {
+export function bestLayouts(width: number, height: number, lies: readonly Lie[], strip: number, mostTears = Infinity): (deckles: number) => Best | null {
   const parts = partsOf(width, height, lies, strip)
   const { whole, lieOf, count } = parts
   const narrowest = Math.max(strip, 1)
   const offcuts = offcutsOf(parts, narrowest, Math.min(narrowest, width) * Math.min(narrowest, height))
   const { largestOffcut, forEachBest } = offcuts
-  const { points, fewestOffcuts: fewestWith, largestOffcut: largestWith, forEachFitting } = decklesOf(parts, lies, offcuts)
+  const deckles = decklesOf(parts, lies, offcuts, mostTears)
 
   /** Fewest tears, then the largest offcut, of a part where no deckle is wanted. */
   function plain(part: Part): Layout {
@@ -64,24 +66,31 @@ export function bestLayout(width: number, height: number, lies: readonly Lie[], 
     return found
   }
 
-  /** The same for a part with deckled sides that earn points. */
+  /** The same for a part with deckled sides. */
   function deckled(part: Part, sides: number): Layout {
     const lie = lieOf(part, sides)
     if (lie >= 0) return { kind: 'piece', lie }
-    if (points(part, sides) === 0) return plain(part)
+    if (deckles.points(part, sides) === 0) return plain(part)
     let found: Layout = { kind: 'offcut' }
-    const largest = largestWith(part, sides)
-    forEachFitting(part, sides, fewestWith(part, sides), area => area >= largest, (first, sides1, second, sides2, across, at) => {
-      if (Math.max(largestWith(first, sides1), largestWith(second, sides2)) < largest) return false
+    const largest = deckles.largestOffcut(part, sides)
+    deckles.forEachBest(part, sides, area => area >= largest, (first, sides1, second, sides2, across, at) => {
+      if (Math.max(deckles.largestOffcut(first, sides1), deckles.largestOffcut(second, sides2)) < largest) return false
       found = { kind: 'torn', across, at, first: deckled(first, sides1), second: deckled(second, sides2) }
       return true
     })
     return found
   }
 
-  const pieces = count(whole)
-  return {
-    pieces, cut: parts.cut, points: points(whole, deckles), tears: pieces === 0 ? 0 : pieces + fewestWith(whole, deckles) - 1,
-    offcut: largestWith(whole, deckles), layout: deckled(whole, deckles),
+  return (sides) => {
+    try {
+      const pieces = count(whole)
+      return {
+        pieces, cut: parts.cut, points: deckles.points(whole, sides), tears: pieces === 0 ? 0 : pieces + deckles.fewestOffcuts(whole, sides) - 1,
+        offcut: deckles.largestOffcut(whole, sides), layout: deckled(whole, sides),
+      }
+    } catch (error) {
+      if (error instanceof TooManyTears) return null
+      throw error
+    }
   }
 }

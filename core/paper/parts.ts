@@ -30,10 +30,13 @@ export interface Part {
 }
 
 /** What the search has found out about a part with deckled sides, as above. */
-export interface Deckled extends Pick<Part, 'leastOffcuts' | 'sure' | 'known' | 'largestOffcut'> { points: number }
+export interface Deckled extends Pick<Part, 'leastOffcuts' | 'sure' | 'known' | 'largestOffcut'> { points: number, larger: { width: number, height: number, points: number }[] }
 
 /** What a tear leaves, and where it lies. Returns true to stop. */
 export type Tear = (first: Part, second: Part, across: 'x' | 'y', at: number) => boolean
+
+/** Whether a tear is worth looking at, by where the two parts it leaves stand. */
+export type MayTear = (across: 'x' | 'y', near: number, far: number) => boolean
 
 /** The parts a sheet can be torn into, and the most pieces each gives. */
 export type Parts = ReturnType<typeof partsOf>
@@ -56,6 +59,8 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
   const pieceArea = lies[0]!.width * lies[0]!.height
   const normalParts = new Array<Part | undefined>(columns * rows)
   const otherParts = new Map<number, Part>()
+  /** Tears looked at so far, some eight for each of the ceilings: a measure of the work that does not hang on the machine. */
+  const looked = { tears: 8 * columns * rows }
 
   /** Ceilings by where width and height stand: of normal ones or not. */
   const across = (row: number) => (row >= 0 ? { normal: torn.byRow, other: tornY.byRow, base: row * columns } : { normal: tornX.byRow, other: knife.byRow, base: (-1 - row) * columns })
@@ -107,28 +112,34 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
   /** Offcuts a part leaves at least, by where its sides stand: one in each direction that pieces do not fill. */
   const wastes = (most: number, column: number, row: number) => (most === 0 ? 1 : (column < 0 ? 1 : 0) + (row < 0 ? 1 : 0))
 
-  /** Go through the tears of a part that may give so many pieces and leave no more than so many offcuts, until `stop` says so. */
-  function forEachTear(part: Part, stripsAdded: StripsAdded, pieces: number, mostOffcuts: number, stop: Tear): boolean {
+  /**
+   * Go through the tears of a part that may give so many pieces and leave no more than so many offcuts, until `stop` says so.
+   * @param may asked where the halves stand, when both must give all the pieces their ceilings promise
+   */
+  function forEachTear(part: Part, stripsAdded: StripsAdded, pieces: number, mostOffcuts: number, stop: Tear, may?: MayTear): boolean {
     const { width, height, column, row, widthId, heightId } = part
     const columnsOf = across(row)
     const tearsX = x.places(width, x.close ? stripsAdded : 'none')
+    const tearsY = y.places(height, y.close ? stripsAdded : 'none')
+    looked.tears += tearsX.at.length + tearsY.at.length
     for (let i = 0; i < tearsX.at.length; i++) {
       const near = tearsX.near[i]!
       const far = tearsX.far[i]!
       const first = near >= 0 ? columnsOf.normal[columnsOf.base + near]! : columnsOf.other[columnsOf.base - 1 - near]!
       const second = far >= 0 ? columnsOf.normal[columnsOf.base + far]! : columnsOf.other[columnsOf.base - 1 - far]!
       if (first + second < pieces || wastes(first, near, row) + wastes(second, far, row) > mostOffcuts) continue
+      if (may && first + second === pieces && !may('x', near, far)) continue
       const at = tearsX.at[i]!
       if (stop(partOf(at, height, near, row, x.id(at, near), heightId), partOf(width - at, height, far, row, x.id(width - at, far), heightId), 'x', at)) return true
     }
     const rowsOf = down(column)
-    const tearsY = y.places(height, y.close ? stripsAdded : 'none')
     for (let i = 0; i < tearsY.at.length; i++) {
       const near = tearsY.near[i]!
       const far = tearsY.far[i]!
       const first = near >= 0 ? rowsOf.normal[rowsOf.base + near]! : rowsOf.other[rowsOf.base - 1 - near]!
       const second = far >= 0 ? rowsOf.normal[rowsOf.base + far]! : rowsOf.other[rowsOf.base - 1 - far]!
       if (first + second < pieces || wastes(first, column, near) + wastes(second, column, far) > mostOffcuts) continue
+      if (may && first + second === pieces && !may('y', near, far)) continue
       const at = tearsY.at[i]!
       if (stop(partOf(width, at, column, near, widthId, y.id(at, near)), partOf(width, height - at, column, far, widthId, y.id(height - at, far)), 'y', at)) return true
     }
@@ -148,8 +159,8 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
   function tried(part: Part): number {
     let best = lieOf(part) >= 0 ? 1 : 0
     for (const wanted of [part.most, 1]) {
-      for (const stripsAdded of ['none', 'any'] as const) {
-        if (best >= part.most || (stripsAdded === 'any' && !x.close && !y.close)) break
+      for (const stripsAdded of ['none', 'spread'] as const) {
+        if (best >= part.most || (stripsAdded === 'spread' && !x.close && !y.close)) break
         forEachTear(part, stripsAdded, wanted, Infinity, (first, second) => {
           if (first.most + second.most <= best) return false
           if (count(first) + second.most > best) best = Math.max(best, count(first) + count(second))
@@ -161,14 +172,14 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
   }
 
   /** The tears of a part that keep all its pieces and may leave no more than so many offcuts. */
-  function forEachKeeping(part: Part, stripsAdded: StripsAdded, mostOffcuts: number, stop: Tear): boolean {
+  function forEachKeeping(part: Part, stripsAdded: StripsAdded, mostOffcuts: number, stop: Tear, may?: MayTear): boolean {
     const pieces = count(part)
     return forEachTear(part, stripsAdded, pieces, mostOffcuts, (first, second, across, at) => (
       count(first) + second.most >= pieces && count(first) + count(second) >= pieces && stop(first, second, across, at)
-    ))
+    ), may)
   }
 
   return {
-    x, y, ceilingAt, whole: partSized(width, height), pieceArea, partSized, alike, lieOf, wastes, count, forEachKeeping, isNormal: (w: number, h: number) => x.isNormal(w) && y.isNormal(h), widths: x.normal, cut: knife.byRow.at(-1)!,
+    x, y, across, down, ceilingAt, looked, whole: partSized(width, height), pieceArea, partSized, alike, lieOf, wastes, count, forEachKeeping, isNormal: (w: number, h: number) => x.isNormal(w) && y.isNormal(h), widths: x.normal, cut: knife.byRow.at(-1)!,
   }
 }

@@ -1,5 +1,5 @@
 import { deckleBits, type Lie } from './ceilings'
-import { bestLayout, type Layout } from './guillotine'
+import { bestLayouts, type Layout } from './guillotine'
 
 export type Edge = 'left' | 'right' | 'top' | 'bottom'
 export const edges: readonly Edge[] = ['left', 'right', 'top', 'bottom']
@@ -85,7 +85,7 @@ export interface TearPlan {
   trued: { edge: Edge, loses: number, deckle: boolean }[]
   /** Pieces a knife would give, when that is more; else null. */
   knifeGives: number | null
-  /** True when deckles were wished for, but with so many small pieces are only counted where they fall. */
+  /** True when deckles were wished for, but among too many lay-outs to search are only counted where they fall. */
   deckleLeft: boolean
 }
 
@@ -109,8 +109,8 @@ export const usualStrip = 15
 /** More pieces than this from one sheet are not planned. */
 const mostPieces = 5000
 
-/** Of more pieces to a sheet only those at its rim could carry a deckle: they are laid for the fewest tears instead. */
-export const mostWished = 1e9
+/** Tears looked at before wishes for a deckle, which only break ties, are given up, so that no plan takes long. */
+export const mostTears = 160_000
 
 const perMm = 10_000
 const units = (mm: number) => Math.round(mm * perMm)
@@ -176,18 +176,20 @@ export function planTears(request: TearRequest): TearPlan {
   const width = units(sheet.width - sheet.allowance)
   const height = units(sheet.height - sheet.allowance)
   const wished = edges.some(edge => piece.deckles[edge])
-  const wanted = wished && width * height <= mostWished * units(piece.width) * units(piece.height)
   const corners = datums(sheet.deckles, ['left', 'right']).flatMap(x => datums(sheet.deckles, ['top', 'bottom']).map((y) => {
     const kept: Edges = { ...sheet.deckles, [x]: false, [y]: false }
-    return { x, y, kept, bits: wanted ? bitsOf(kept) : 0 }
+    return { x, y, kept, bits: wished ? bitsOf(kept) : 0 }
   }))
-  const tried = corners.filter(({ bits }, i) => !corners.slice(0, i).some(before => alike(before.bits, bits, lies)))
-    .map(way => ({ ...way, best: bestLayout(width, height, lies, units(strip), way.bits) }))
+  const layouts = bestLayouts(width, height, lies, units(strip), mostTears)
+  const different = corners.filter(({ bits }, i) => !corners.slice(0, i).some(before => alike(before.bits, bits, lies)))
+  const sought = different.map(way => ({ ...way, best: layouts(way.bits) }))
+  const deckleLeft = sought.some(({ best }) => best === null)
+  const tried = deckleLeft ? [{ ...corners[0]!, best: layouts(0)! }] : sought.map(way => ({ ...way, best: way.best! }))
   const { x, y, kept, best } = tried.reduce((a, b) => (b.best.points > a.best.points || (b.best.points === a.best.points && b.best.tears < a.best.tears) ? b : a))
   const knifeGives = best.cut > best.pieces ? best.cut : null
   if (best.pieces === 0) return { ...empty(whyNothing(request, ways.length, best.cut)), knifeGives }
   const plan: TearPlan = {
-    ...empty(''), perSheet: best.pieces, sheets: Math.ceil(request.count / best.pieces), knifeGives, deckleLeft: wished && !wanted, datum: { x, y },
+    ...empty(''), perSheet: best.pieces, sheets: Math.ceil(request.count / best.pieces), knifeGives, deckleLeft, datum: { x, y },
     waste: 1 - best.pieces * piece.width * piece.height / (sheet.width * sheet.height),
     cost: Math.ceil(request.count / best.pieces) * request.price,
     trued: [x, y].map(edge => ({ edge, loses: sheet.allowance, deckle: sheet.deckles[edge] })).filter(({ loses, deckle }) => loses > 0 || deckle),

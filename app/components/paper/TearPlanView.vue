@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { pages } from '#core/drawing/tiles'
 import { type PiecePlan, pieceSize } from '#core/paper/piece'
-import { mostWished, offcutSizes, type TearPlan, type TearRequest } from '#core/paper/tear-plan'
+import { offcutSizes, type TearPlan, type TearRequest } from '#core/paper/tear-plan'
 import { tearDrawing, tearWords, trueWords } from '#core/paper/tear-sheet'
 
 /** The tear plan to scale, its tears in order, and the alternatives beside it. */
@@ -56,7 +56,7 @@ async function pdf() {
   <div v-if="plan">
     <p v-if="plan.perSheet === 0" class="trouble" role="alert">{{ plan.reason }}</p>
     <template v-else>
-      <p class="summary"><strong>{{ plan.perSheet }}</strong> from a sheet, <strong>{{ plan.sheets }}</strong> {{ plan.sheets === 1 ? 'sheet' : 'sheets' }} for {{ count }} {{ count === 1 ? 'piece' : 'pieces' }}, {{ money(plan.cost) }}; {{ percentWasted(plan.waste) }} of the sheet is left over.<template v-if="toBuy > 0"> <strong class="buy">Buy {{ toBuy }} more:</strong> {{ Math.max(0, left ?? 0) }} are on the shelf.</template><template v-if="plan.knifeGives"> A knife would give {{ plan.knifeGives }}.</template><template v-if="plan.deckleLeft"> With more than {{ mostWished }} pieces to a sheet deckles are not sought, only counted where they fall.</template></p>
+      <p class="summary"><strong>{{ plan.perSheet }}</strong> from a sheet, <strong>{{ plan.sheets }}</strong> {{ plan.sheets === 1 ? 'sheet' : 'sheets' }} for {{ count }} {{ count === 1 ? 'piece' : 'pieces' }}, {{ money(plan.cost) }}; {{ percentWasted(plan.waste) }} of the sheet is left over.<template v-if="toBuy > 0"> <strong class="buy">Buy {{ toBuy }} more:</strong> {{ Math.max(0, left ?? 0) }} are on the shelf.</template><template v-if="plan.knifeGives"> A knife would give {{ plan.knifeGives }}.</template><template v-if="plan.deckleLeft"> So many pieces can be laid in too many ways to search them all for deckles: those that fall on an edge wished for are counted.</template></p>
       <div class="halves">
         <div class="drawing-frame"><LineDrawing :drawing="drawing!" :label="`Tear plan: ${plan.perSheet} pieces and ${plan.tears.length} tears on a sheet ${units.size(piece.sheet.width, piece.sheet.height)}`" :round="4" /></div>
         <div>
