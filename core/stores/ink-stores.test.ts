@@ -163,7 +163,7 @@ describe('from one day to the next', () => {
         if (what === 'add') code(table, 'add-ink', `batch:${on}`, { components: [of('warm red', a, { tubId: 't1' })], why: 'top-up' })
         if (what === 'over') code(table, 'add-ink', `batch:${on}`, { components: [of(from, Math.min(a, (table.states.get(`batch:${from}`) as BatchState | undefined)?.left ?? a), { batchId: from })], why: 'top-up' })
         if (what === 'draw') code(table, 'draw-ink', `batch:${on}`, { milligrams: a, editionStream: table.stream, note: '' })
-        if (what === 'keep') code(table, 'keep-batch', `batch:${on}`, { milligrams: Math.max(0, (table.states.get(`batch:${on}`) as BatchState | undefined)?.left ?? 0) - Math.min(b, 500), scraped: 0, how: '' })
+        if (what === 'keep') code(table, 'keep-batch', `batch:${on}`, { milligrams: Math.max(0, ((table.states.get(`batch:${on}`) as BatchState | undefined)?.left ?? 0) - Math.min(b, 500)), scraped: 0, how: '' })
       }
       const batches = ['b1', 'b2', 'b3'].map(id => table.states.get(`batch:${id}`) as BatchState | undefined).filter(batch => batch !== undefined)
       const taken = 600_000 - tubOf(table, 't1').left - tubOf(table, 't2').left
