@@ -4,8 +4,9 @@ export default defineConfig({
   testDir: 'tests/e2e',
   globalSetup: './tests/fixtures/demo-template.ts',
   outputDir: 'test-results',
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  // Long enough for a machine that is busy with something else; a test that waits in vain still fails.
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: false,
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : 'list',
