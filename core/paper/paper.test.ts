@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { boxOf } from '../drawing/labels'
 import { dampingTimetable } from './damping'
 import { evenMargins, finishedSize, imageOn, pieceFault, pieceSize, type PiecePlan, usualFoot } from './piece'
 import { noEdges, planTears } from './tear-plan'
@@ -36,6 +37,19 @@ describe('the tear plan drawn', () => {
     expect(first).toMatchObject({ points: [[plan.pieces[0]!.x / 2, plan.pieces[0]!.y / 2], expect.anything(), expect.anything(), expect.anything()] })
     expect(drawing.shapes.filter(shape => shape.kind === 'text' && shape.text.startsWith('T'))).toHaveLength(plan.tears.length)
     expect(drawing.shapes.filter(shape => shape.pen === 'deckle')).toHaveLength(1)
+  })
+
+  it('writes no measure over another or over a piece’s number, with pieces of a usual size', () => {
+    for (const [w, h] of [[300, 230], [213, 286], [270, 190], [380, 270], [190, 150], [240, 110]] as const) {
+      for (const [width, height] of [[760, 560], [1000, 700]] as const) {
+        const some = planTears({ ...request, sheet: { ...request.sheet, width, height }, piece: { ...request.piece, width: w, height: h } })
+        const texts = tearDrawing(some, { width, height, deckles: noEdges }, 180, show, some.perSheet > 24 ? 2.6 : 4.4).shapes.filter(shape => shape.kind === 'text')
+        expect(texts).toHaveLength(some.tears.length + some.perSheet)
+        const boxes = texts.map(shape => boxOf(shape.text, shape, shape.size))
+        const covered = boxes.flatMap((box, i) => boxes.slice(i + 1).filter(other => box.left < other.right && other.left < box.right && box.top < other.bottom && other.top < box.bottom))
+        expect(covered, `${w} × ${h} from ${width} × ${height}`).toEqual([])
+      }
+    }
   })
 
   it('says each tear from a trued edge', () => {

@@ -1,5 +1,22 @@
+import { type Box, boxOf, type LabelPlace, placeLabel } from '../drawing/labels'
 import { type Drawing, rectangle, segment, type Shape, words } from '../drawing/shapes'
 import { type Edges, edges, type Edge, type TearPlan } from './tear-plan'
+
+/** Places for the label of an upright tear: on either side of it, from its upper end down. */
+function placesBeside({ left, top, bottom }: Box, letters: number): LabelPlace[] {
+  const steps = Math.max(1, Math.floor((bottom - top) / (letters * 1.3)))
+  return Array.from({ length: steps }, (_, i) => top + letters * 1.3 * (i + 1)).flatMap(y => [
+    { x: left - letters / 3, y, anchor: 'end' as const }, { x: left + letters / 3, y, anchor: 'start' as const },
+  ])
+}
+
+/** Places for the label of a tear across: above or below it, from its left end on. */
+function placesAbove({ left, right, top }: Box, letters: number): LabelPlace[] {
+  const steps = Math.max(1, Math.floor((right - left) / (letters * 3)))
+  return Array.from({ length: steps }, (_, i) => left + letters / 2 + letters * 3 * i).flatMap(x => [
+    { x, y: top - letters / 3, anchor: 'start' as const }, { x, y: top + letters * 1.1, anchor: 'start' as const },
+  ])
+}
 
 /**
  * The tear plan to scale: the sheet with its deckles, numbered tears, pieces and offcuts.
@@ -21,13 +38,20 @@ export function tearDrawing(plan: TearPlan, sheet: { width: number, height: numb
     shapes.push(rectangle('piece', s(piece.x), s(piece.y), s(piece.width), s(piece.height)))
     shapes.push(words(`${i + 1}`, s(piece.x + piece.width / 2), s(piece.y + piece.height / 2) + letters / 2, letters * 1.7, 'middle'))
   })
-  for (const tear of plan.tears) {
-    const { part, at } = tear
-    shapes.push(tear.across === 'x' ? segment('tear', [s(at), s(part.y)], [s(at), s(part.y + part.height)]) : segment('tear', [s(part.x), s(at)], [s(part.x + part.width), s(at)]))
-    const label = `T${tear.number} ${show(tear.distance)}`
-    shapes.push(tear.across === 'x' ? words(label, s(at) - letters / 3, s(part.y) + letters * 1.3, letters, 'end', 'tear') : words(label, s(part.x) + letters / 2, s(at) - letters / 3, letters, 'start', 'tear'))
+  const size = { width: s(sheet.width), height: s(sheet.height) }
+  const taken = plan.pieces.map((piece, i) => boxOf(`${i + 1}`, { x: s(piece.x + piece.width / 2), y: s(piece.y + piece.height / 2) + letters / 2, anchor: 'middle' }, letters * 1.7))
+  const lines = plan.tears.map(({ part, at, across }) => (across === 'x'
+    ? { left: s(at), right: s(at), top: s(part.y), bottom: s(part.y + part.height) }
+    : { left: s(part.x), right: s(part.x + part.width), top: s(at), bottom: s(at) }))
+  for (const [i, { number, distance, across }] of plan.tears.entries()) {
+    const line = lines[i]!
+    shapes.push(segment('tear', [line.left, line.top], [line.right, line.bottom]))
+    const label = `T${number} ${show(distance)}`
+    const place = placeLabel(label, letters, across === 'x' ? placesBeside(line, letters) : placesAbove(line, letters), size, taken, lines)
+    taken.push(boxOf(label, place, letters))
+    shapes.push(words(label, place.x, place.y, letters, place.anchor, 'tear'))
   }
-  return { width: s(sheet.width), height: s(sheet.height), shapes }
+  return { ...size, shapes }
 }
 
 const sideWords: Record<Edge, string> = { left: 'left', right: 'right', top: 'upper', bottom: 'lower' }

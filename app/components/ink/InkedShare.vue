@@ -86,7 +86,7 @@ async function keep(share: number, fromPicture: boolean) {
 <template>
   <div>
     <template v-if="pictures.length > 0">
-      <div class="fields"><VSelect v-model="pictureId" label="Picture of the block" :items="pictures" @update:model-value="masked = []; threshold = null; open()" /><VCheckbox v-model="light" label="the light parts are inked" /></div>
+      <div class="fields"><VSelect v-model="pictureId" class="wide" label="Picture of the block" :items="pictures" @update:model-value="masked = []; threshold = null; open()" /><VCheckbox v-model="light" class="wide" label="the light parts are inked" /></div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <template v-if="found">
         <p class="share"><b>{{ percent(found.share) }}</b> of the block carries ink. Dark here is inked; drag over what is cut away though it looks dark.</p>

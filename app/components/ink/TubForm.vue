@@ -68,7 +68,7 @@ function picked(hex: string) {
       <VTextField v-model="form.least" label="The label allows from" inputmode="decimal" suffix="%" :error-messages="wrong('limits')" />
       <VTextField v-model="form.most" label="to" inputmode="decimal" suffix="% of a mix" />
       <VTextField v-model="form.keptAt" label="Kept" placeholder="shelf, drawer" />
-      <VCheckbox v-model="form.drawn" label="there is a draw-down of it" />
+      <VCheckbox v-model="form.drawn" class="wide" label="there is a draw-down of it" />
     </div>
     <div v-if="form.drawn" class="card">
       <div v-for="half in halves" :key="half.of" class="half">

@@ -63,7 +63,7 @@ async function pdf() {
           <ul v-if="plan.trued.length > 0" class="trued"><li v-for="line in plan.trued" :key="line.edge">{{ trueWords(line, units.length) }}</li></ul>
           <ol class="tears"><li v-for="tear in tearsShown" :key="tear.number"><b>T{{ tear.number }}</b> {{ tearWords(tear, units.length) }}</li></ol>
           <button v-if="plan.tears.length > 14" type="button" class="more" @click="showAll = !showAll">{{ showAll ? 'Fewer' : `All ${plan.tears.length} tears` }}</button>
-          <ul v-if="sameOffcuts.length > 0" class="offcuts"><li v-for="(offcut, i) in sameOffcuts" :key="i" class="soft">left over {{ offcut.count }} × {{ units.size(offcut.width, offcut.height) }}, {{ offcut.use }}</li></ul>
+          <ul v-if="sameOffcuts.length > 0" class="offcuts"><li v-for="(offcut, i) in sameOffcuts" :key="i" class="soft">{{ offcut.count }} left over of {{ units.size(offcut.width, offcut.height) }}, {{ offcut.use }}</li></ul>
         </div>
       </div>
       <div class="buttons"><VBtn class="quiet" @click="pdf">Print the tear sheet (PDF)</VBtn></div>
