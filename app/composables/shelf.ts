@@ -40,8 +40,3 @@ export function tubHexes(tub: TubSummary): { white: string, black: string } | nu
   const pigment = pigmentOf(tub)
   return pigment && { white: filmHex(pigment, usualPaper, usualFilm), black: hexOf(film(black, pigment, usualFilm)) }
 }
-
-/** A number as a person types it; NaN for none. */
-export function typedNumber(text: string): number {
-  return String(text).trim() === '' ? Number.NaN : Number(String(text).trim().replace(',', '.'))
-}

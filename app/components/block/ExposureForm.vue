@@ -12,7 +12,7 @@ const form = ref({
   first: String(first?.steps[0] ?? 30), factor: '1.41', count: '6', firstHolding: first?.firstHolding ?? null as number | null, exposure: String(first?.exposure ?? ''), washOut: String(first?.washOut ?? 180), hardening: String(first?.hardening ?? 300), note: first?.note ?? '',
 })
 const draft = useDraft(`exposure ${props.block.id}`, form)
-const number = (text: string) => Number(String(text).replace(',', '.'))
+const number = (text: string) => typedNumber(text, 0)
 const test = computed((): { steps: number[], fault: string } => {
   try {
     return { steps: stepTimes(number(form.value.first), Math.abs(number(form.value.factor) - 1.41) < 0.006 ? Math.SQRT2 : number(form.value.factor), number(form.value.count)), fault: '' }

@@ -4,11 +4,10 @@ import { dampingTimetable } from '#core/paper/damping'
 /** When which sheets go into the bath, drain and are blotted, paced to the pulls. */
 const form = ref({ sheets: '20', handful: '4', soak: '20', drain: '5', blot: '10', pace: '4', first: '10:00' })
 useDraft('damping', form)
-const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')))
 const table = computed(() => {
   const { sheets, handful, soak, drain, blot, pace } = form.value
   try {
-    return { lines: dampingTimetable(number(sheets), number(handful), { soak: number(soak), drain: number(drain), blot: number(blot), pace: number(pace) }), fault: '' }
+    return { lines: dampingTimetable(typedNumber(sheets), typedNumber(handful), { soak: typedNumber(soak), drain: typedNumber(drain), blot: typedNumber(blot), pace: typedNumber(pace) }), fault: '' }
   } catch (error) {
     return { lines: [], fault: (error as Error).message }
   }

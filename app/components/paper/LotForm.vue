@@ -17,14 +17,13 @@ function blank(): Form {
 }
 const form = ref(blank())
 const draft = useDraft(`lot ${props.lot?.id ?? ''}`, form)
-const number = (text: string) => (String(text).trim() === '' ? Number.NaN : Number(String(text).replace(',', '.')))
 const grains = [{ value: 'unknown', title: 'not known' }, { value: 'width', title: 'along the width' }, { value: 'height', title: 'along the height' }]
 
 async function save() {
   const { sheets, weight, price, ...rest } = form.value
-  const description = { ...rest, weight: number(weight), price: price === '' ? 0 : number(price) }
+  const description = { ...rest, weight: typedNumber(weight), price: price === '' ? 0 : typedNumber(price) }
   const id = props.lot?.id ?? v7()
-  const act = () => (props.lot ? session.give(`lot:${id}`, 'describe-lot', description) : session.give(`lot:${id}`, 'add-lot', { ...description, sheets: number(sheets) }))
+  const act = () => (props.lot ? session.give(`lot:${id}`, 'describe-lot', description) : session.give(`lot:${id}`, 'add-lot', { ...description, sheets: typedNumber(sheets) }))
   if (await giving(act)) {
     draft.done()
     form.value = blank()

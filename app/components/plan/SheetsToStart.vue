@@ -33,7 +33,7 @@ const clean = computed(() => costOf(terms.value, wanted.value, wanted.value * la
 const lost = computed(() => lostAtLayer(terms.value))
 const money = (amount: number) => `${edition.studio.currency} ${amount.toFixed(2)}`
 const number = (text: unknown, otherwise = 0) => {
-  const value = Number(String(text ?? '').replace(',', '.'))
+  const value = typedNumber(text)
   return Number.isFinite(value) ? value : otherwise
 }
 const stated = (key: 'expected' | 'finishing', text: unknown) => {

@@ -37,7 +37,7 @@ watch([layerId, setup], () => {
 }, { immediate: true })
 
 const screwWords = (screw: { turns: number, divisions: number }) => `${screw.turns} ${screw.turns === 1 ? 'turn' : 'turns'}, ${screw.divisions} ${screw.divisions === 1 ? 'division' : 'divisions'}`
-const number = (text: string) => Number(String(text).replace(',', '.'))
+const number = (text: string) => typedNumber(text, 0)
 
 async function set() {
   if (!form.value.pressId) return void (setting.fault.value = 'Choose the press first, or add it.')
