@@ -110,7 +110,7 @@ export const usualStrip = 15
 const mostPieces = 5000
 
 /** Tears looked at before wishes for a deckle, which only break ties, are given up, so that no plan takes long. */
-export const mostTears = 160_000
+export const mostTears = 120_000
 
 const perMm = 10_000
 const units = (mm: number) => Math.round(mm * perMm)
