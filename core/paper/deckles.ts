@@ -58,7 +58,11 @@ export function decklesOf(parts: Parts, lies: readonly Lie[], plain: ReturnType<
         return best === most
       })
     }
-    if (shares && best < most) larger.push({ width: part.width, height: part.height, points: best })
+    if (shares && best < most) {
+      // Those that this part stands for as well need not be asked again.
+      const kept = deckled(smallest, sides)
+      kept.larger = [...kept.larger.filter(known => known.points !== best || known.width > part.width || known.height > part.height), { width: part.width, height: part.height, points: best }]
+    }
     return held.points = best
   }
 
