@@ -30,7 +30,11 @@ export interface Part {
 }
 
 /** What the search has found out about a part with deckled sides, as above. */
-export interface Deckled extends Pick<Part, 'leastOffcuts' | 'sure' | 'known' | 'largestOffcut'> { points: number, larger: { width: number, height: number, points: number }[] }
+export interface Deckled extends Pick<Part, 'leastOffcuts' | 'sure' | 'known' | 'largestOffcut'> {
+  points: number
+  /** Of the smallest of parts alike: larger ones of as many pieces, and the points they earn, which no part between exceeds. */
+  larger: { width: number, height: number, points: number }[]
+}
 
 /** What a tear leaves, and where it lies. Returns true to stop. */
 export type Tear = (first: Part, second: Part, across: 'x' | 'y', at: number) => boolean
