@@ -13,14 +13,22 @@ export default defineNuxtConfig({
   sourcemap: false,
   modules: ['@pinia/nuxt'],
   alias: { '#core': core },
-  css: ['@fontsource-variable/bitter/index.css', '@fontsource-variable/public-sans/index.css', 'vuetify/styles/core', '~/assets/paper.css'],
+  css: [
+    '@fontsource-variable/bitter/index.css',
+    '@fontsource-variable/public-sans/index.css',
+    'vuetify/styles/core',
+    '~/assets/paper.css',
+  ],
   app: {
     head: {
       title: 'Ample Tally',
       htmlAttrs: { lang: 'en' },
       meta: [
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
-        { name: 'description', content: 'Paper, ink, press and every impression of a print edition, counted until the last print is signed.' },
+        {
+          name: 'description',
+          content: 'Paper, ink, press and every impression of a print edition, counted until the last print is signed.',
+        },
       ],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
@@ -30,13 +38,14 @@ export default defineNuxtConfig({
   experimental: { appManifest: false },
   hooks: {
     'vite:extendConfig': (config) => {
-      (config as { plugins: unknown[] }).plugins.push(vuetify({ autoImport: true }))
+      ;(config as { plugins: unknown[] }).plugins.push(vuetify({ autoImport: true }))
     },
   },
   vite: {
     esbuild: { tsconfigRaw: decorators },
     build: {
-      cssMinify: 'lightningcss', chunkSizeWarningLimit: 900,
+      cssMinify: 'lightningcss',
+      chunkSizeWarningLimit: 900,
       rollupOptions: {
         // We make no source maps, so that one of Nuxt's own plugins leaves its out is no news.
         onwarn: (warning, warn) => (warning.code === 'SOURCEMAP_BROKEN' ? undefined : warn(warning)),
@@ -54,7 +63,17 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: { ...decorators, include: ['../core/**/*', '../demo/**/*', '../tests/**/*', '../shared/**/*', '../vitest.config.ts', '../playwright.config.ts'] },
+    tsConfig: {
+      ...decorators,
+      include: [
+        '../core/**/*',
+        '../demo/**/*',
+        '../tests/**/*',
+        '../shared/**/*',
+        '../vitest.config.ts',
+        '../playwright.config.ts',
+      ],
+    },
     sharedTsConfig: { ...decorators, include: ['../core/**/*'] },
     nodeTsConfig: decorators,
   },

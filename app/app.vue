@@ -32,13 +32,17 @@ onMounted(async () => {
 async function sendToDoor() {
   const path = useRoute().path
   if (session.session?.needsSetup && path !== '/setup') await navigateTo('/setup')
-  else if (session.session && !session.person && path !== '/sign-in' && path !== '/setup') await navigateTo(`/sign-in?to=${encodeURIComponent(path)}`)
+  else if (session.session && !session.person && path !== '/sign-in' && path !== '/setup')
+    await navigateTo(`/sign-in?to=${encodeURIComponent(path)}`)
 }
 </script>
 
 <template>
   <VApp>
-    <p v-if="live.outdated" class="outdated" role="alert">The server is newer than this page. <button type="button" @click="reload">Load the page again</button> What waits to be stored is kept.</p>
+    <p v-if="live.outdated" class="outdated" role="alert">
+      The server is newer than this page. <button type="button" @click="reload">Load the page again</button> What waits
+      to be stored is kept.
+    </p>
     <NuxtLayout v-if="ready">
       <NuxtPage />
     </NuxtLayout>

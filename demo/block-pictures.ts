@@ -2,13 +2,24 @@
 const ink = '#26282b'
 const cut = '#c9b48f'
 
-const stairs = Array.from({ length: 7 }, (_, i) => `<rect x="${120 + i * 62}" y="${440 - i * 46}" width="420" height="22" fill="${ink}"/>`).join('')
-const planks = Array.from({ length: 9 }, (_, i) => `<rect x="${40 + i * 92}" y="30" width="74" height="${70 + (i * 37) % 50}" fill="${ink}"/>`).join('')
+const stairs = Array.from(
+  { length: 7 },
+  (_, i) => `<rect x="${120 + i * 62}" y="${440 - i * 46}" width="420" height="22" fill="${ink}"/>`,
+).join('')
+const planks = Array.from(
+  { length: 9 },
+  (_, i) => `<rect x="${40 + i * 92}" y="30" width="74" height="${70 + ((i * 37) % 50)}" fill="${ink}"/>`,
+).join('')
 /** L O F T, as it stands on a block: reversed. */
 const letters = `<g transform="translate(860 520) scale(-1 1)" fill="${ink}"><path d="M0 0h16v44h26v14H0z"/><path fill-rule="evenodd" d="M56 0h46v58H56zM72 14v30h14V14z"/><path d="M116 0h42v14h-26v10h20v13h-20v21h-16z"/><path d="M170 0h46v14h-15v44h-16V14h-15z"/></g>`
 
-const board = (inside: string) => `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="620"><rect width="900" height="620" fill="${cut}"/>${inside}</svg>`
+const board = (inside: string) =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="620"><rect width="900" height="620" fill="${cut}"/>${inside}</svg>`
 
-export const netLoftFirst = board(`<rect x="20" y="20" width="860" height="580" fill="${ink}"/><rect x="330" y="150" width="240" height="120" fill="${cut}"/>`)
-export const netLoftSecond = board(`${planks}<rect x="20" y="150" width="860" height="340" fill="${ink}"/><rect x="330" y="170" width="240" height="120" fill="${cut}"/>${letters}`)
+export const netLoftFirst = board(
+  `<rect x="20" y="20" width="860" height="580" fill="${ink}"/><rect x="330" y="150" width="240" height="120" fill="${cut}"/>`,
+)
+export const netLoftSecond = board(
+  `${planks}<rect x="20" y="150" width="860" height="340" fill="${ink}"/><rect x="330" y="170" width="240" height="120" fill="${cut}"/>${letters}`,
+)
 export const netLoftThird = board(`${planks}${stairs}${letters}`)

@@ -14,76 +14,119 @@ import { openPressroom, type Pressroom } from '../server/services/pressroom'
 
 let room: Pressroom
 let editions: EditionState[]
-const named = (title: string) => editions.find(edition => edition.title === title)!
+const named = (title: string) => editions.find((edition) => edition.title === title)!
 
 beforeAll(async () => {
   room = await openPressroom(mkdtempSync(join(tmpdir(), 'ample-tally-demo-')), true)
   await loadDemo(room)
   const { editions: listed } = await listEditions(room, { limit: 100 })
-  editions = await Promise.all(listed.map(async summary => (await readEdition(room, summary.id)).state))
+  editions = await Promise.all(listed.map(async (summary) => (await readEdition(room, summary.id)).state))
 })
 afterAll(() => room.close())
 
 describe('the demo pressroom', () => {
   it('holds an edition at every stage, and every count balances', () => {
-    expect(editions.map(edition => edition.title).sort()).toEqual([
-      'Bakery Door', 'Ferry Clock', 'Harbour Scales', 'Kettle, Ibb', 'Kettle, Jory', 'Kettle, Rook', 'Kettle, Tansy', 'Kettle, Wren', 'Net Loft Stairs', 'Slack Water', 'Tide Table', 'Tin Roofs', 'Weighbridge',
+    expect(editions.map((edition) => edition.title).sort()).toEqual([
+      'Bakery Door',
+      'Ferry Clock',
+      'Harbour Scales',
+      'Kettle, Ibb',
+      'Kettle, Jory',
+      'Kettle, Rook',
+      'Kettle, Tansy',
+      'Kettle, Wren',
+      'Net Loft Stairs',
+      'Slack Water',
+      'Tide Table',
+      'Tin Roofs',
+      'Weighbridge',
     ])
-    for (const edition of editions) expect(countEdition(edition), edition.title).toMatchObject({ balances: true, findings: [], disputed: 0 })
+    for (const edition of editions)
+      expect(countEdition(edition), edition.title).toMatchObject({ balances: true, findings: [], disputed: 0 })
   })
 
   it('stands where its story says', () => {
     expect(named('Bakery Door').closedAt).not.toBeNull()
-    expect(named('Bakery Door').sheets.filter(sheet => sheet.signed)).toHaveLength(22)
-    expect(named('Tide Table').sheets.filter(sheet => sheet.signed)).toHaveLength(7)
+    expect(named('Bakery Door').sheets.filter((sheet) => sheet.signed)).toHaveLength(22)
+    expect(named('Tide Table').sheets.filter((sheet) => sheet.signed)).toHaveLength(7)
     const reduction = named('Net Loft Stairs')
-    expect(reduction.layers.map(layer => [layer.name, layer.cutFurther])).toEqual([['sand', true], ['rust', true], ['slate blue', false], ['black', false]])
-    expect(reduction.sheets.some(sheet => placeOf(reduction, sheet).kind === 'left behind')).toBe(false)
+    expect(reduction.layers.map((layer) => [layer.name, layer.cutFurther])).toEqual([
+      ['sand', true],
+      ['rust', true],
+      ['slate blue', false],
+      ['black', false],
+    ])
+    expect(reduction.sheets.some((sheet) => placeOf(reduction, sheet).kind === 'left behind')).toBe(false)
     expect(named('Slack Water')).toMatchObject({ torn: [], sheets: [], piece: { lotId: expect.any(String) } })
     expect(named('Ferry Clock').bat).toBeNull()
-    expect(named('Ferry Clock').pulls.map(pull => pull.proofKind)).toEqual([null, 'CTP', 'CTP'])
+    expect(named('Ferry Clock').pulls.map((pull) => pull.proofKind)).toEqual([null, 'CTP', 'CTP'])
   })
 
   it('keeps with each pull the setting and the ink it was made with', () => {
     for (const pull of named('Harbour Scales').pulls) {
       const layer = named('Harbour Scales').layers[0]!
-      expect(layer.setups.find(setup => setup.seq === pull.setupSeq)?.setup.pressName).toBe('Small platen')
+      expect(layer.setups.find((setup) => setup.seq === pull.setupSeq)?.setup.pressName).toBe('Small platen')
       expect(pull.batchIds).toEqual([layer.zones[0]!.batchId])
     }
   })
 
   it('has something true to show on the floor', async () => {
     const floor = await readFloor(room, Date.now())
-    expect(floor.running.map(edition => edition.title)).toContain('Harbour Scales')
-    expect(floor.running.map(edition => edition.title)).not.toContain('Bakery Door')
-    expect(floor.decisions.map(decision => `${decision.what} → ${decision.stop}`)).toEqual(expect.arrayContaining([
-      'Curate and number Tin Roofs → curate', 'Sign Tide Table → sign', 'Go on with Weighbridge? → pull',
-    ]))
-    expect(Object.fromEntries(floor.counts.map(count => [count.state, count.editions]))).toEqual({ closed: 1, numbering: 1, planned: 1, proving: 1, pulling: 8, signing: 1 })
+    expect(floor.running.map((edition) => edition.title)).toContain('Harbour Scales')
+    expect(floor.running.map((edition) => edition.title)).not.toContain('Bakery Door')
+    expect(floor.decisions.map((decision) => `${decision.what} → ${decision.stop}`)).toEqual(
+      expect.arrayContaining([
+        'Curate and number Tin Roofs → curate',
+        'Sign Tide Table → sign',
+        'Go on with Weighbridge? → pull',
+      ]),
+    )
+    expect(Object.fromEntries(floor.counts.map((count) => [count.state, count.editions]))).toEqual({
+      closed: 1,
+      numbering: 1,
+      planned: 1,
+      proving: 1,
+      pulling: 8,
+      signing: 1,
+    })
   })
 
   it('took its paper from the lots and its ink from the slab', async () => {
     const { lots, batches, tubs, presses, rollers } = await readStores(room)
-    const torn = editions.flatMap(edition => edition.torn)
+    const torn = editions.flatMap((edition) => edition.torn)
     for (const lot of lots) {
-      const used = torn.filter(t => t.lotId === lot.id).reduce((sum, t) => sum + t.lotSheets, 0)
+      const used = torn.filter((t) => t.lotId === lot.id).reduce((sum, t) => sum + t.lotSheets, 0)
       expect(lot.left, lot.name).toBe(lot.bought - used - lot.rations.reduce((sum, ration) => sum + ration.released, 0))
     }
-    expect(batches.map(batch => batch.name).sort()).toEqual(['bollard rust', 'capstan black', 'dusk rose', 'sand ochre', 'slate 2', 'tide blue, clear'])
+    expect(batches.map((batch) => batch.name).sort()).toEqual([
+      'bollard rust',
+      'capstan black',
+      'dusk rose',
+      'sand ochre',
+      'slate 2',
+      'tide blue, clear',
+    ])
     expect(rollers).toHaveLength(3)
-    const shelf = { tubs: new Map(tubs.map(tub => [tub.id, tub])), batches: new Map(batches.map(batch => [batch.id, batch])) }
+    const shelf = {
+      tubs: new Map(tubs.map((tub) => [tub.id, tub])),
+      batches: new Map(batches.map((batch) => [batch.id, batch])),
+    }
     for (const batch of batches) expect(predictedBatch(batch, shelf)?.unknown, batch.name).toBe(0)
     for (const tub of tubs) expect(tub.left, tub.name).toBeGreaterThan(0)
-    expect(presses.map(press => press.name).sort()).toEqual(['Hand table 2', 'Long press', 'Small platen'])
+    expect(presses.map((press) => press.name).sort()).toEqual(['Hand table 2', 'Long press', 'Small platen'])
   })
 
   it('was written through the ledger alone, by people known by their ids', async () => {
     expect(await firstBreak(room.db.long)).toBeNull()
-    const people = new Set(room.people.all().map(person => person.id))
+    const people = new Set(room.people.all().map((person) => person.id))
     const actors = await rows<{ actor: string }>(room.db.reader, 'SELECT DISTINCT actor FROM events')
     for (const { actor } of actors) expect(people.has(actor)).toBe(true)
     for (const person of room.people.all()) {
-      expect(await rows(room.db.reader, `SELECT position FROM events WHERE stream = 'studio' AND instr(data, $1) > 0`, [person.name])).toEqual([])
+      expect(
+        await rows(room.db.reader, `SELECT position FROM events WHERE stream = 'studio' AND instr(data, $1) > 0`, [
+          person.name,
+        ]),
+      ).toEqual([])
     }
   })
 
@@ -96,8 +139,11 @@ describe('the demo pressroom', () => {
   it('is the same on every start, but for the date', async () => {
     const other = await openPressroom(mkdtempSync(join(tmpdir(), 'ample-tally-demo-')), true)
     await loadDemo(other)
-    const told = async (of: Pressroom) => (await rows<{ type: string, data: string }>(of.db.reader, 'SELECT type, data FROM events ORDER BY position'))
-      .map(({ type, data }) => `${type} ${data.replace(/[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f-]{21}/g, 'id').replace(/\d{4}-\d\d-\d\d/g, 'date')}`)
+    const told = async (of: Pressroom) =>
+      (await rows<{ type: string; data: string }>(of.db.reader, 'SELECT type, data FROM events ORDER BY position')).map(
+        ({ type, data }) =>
+          `${type} ${data.replace(/[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f-]{21}/g, 'id').replace(/\d{4}-\d\d-\d\d/g, 'date')}`,
+      )
     expect(await told(other)).toEqual(await told(room))
     await other.close()
   })

@@ -7,7 +7,12 @@ import { noEdges, usualStrip } from '#core/paper/tear-plan'
 import type { Role } from '#core/ledger/envelope'
 import type { AdjustmentKind } from '#core/print/verdicts'
 
-const adjustments: Record<string, AdjustmentKind> = { '+': 'ink-more', '-': 'ink-less', 'p': 'pressure-more', 'k': 'packing' }
+const adjustments: Record<string, AdjustmentKind> = {
+  '+': 'ink-more',
+  '-': 'ink-less',
+  p: 'pressure-more',
+  k: 'packing',
+}
 
 /** What the demo needs of a running pressroom: people, and the same commands as anyone gives. */
 export interface Desk {
@@ -15,7 +20,14 @@ export interface Desk {
   now: number
   person: (name: string, role: Role, secret: string) => Promise<string>
   /** @returns the stream's `seq` after it and the command's id */
-  give: (by: string, stream: string, type: string, data: object, at: number, expectedSeq?: number) => Promise<{ seq: number, id: string }>
+  give: (
+    by: string,
+    stream: string,
+    type: string,
+    data: object,
+    at: number,
+    expectedSeq?: number,
+  ) => Promise<{ seq: number; id: string }>
   newId: (at: number) => string
   /** Keep a picture, given as SVG. @returns its id */
   picture: (svg: string) => Promise<string>
@@ -33,7 +45,11 @@ export class EditionInHand {
   private batches = new Map<string, string>()
   private piece: PiecePlan | null = null
 
-  constructor(private readonly desk: Desk, private readonly by: string, public at: number) {
+  constructor(
+    private readonly desk: Desk,
+    private readonly by: string,
+    public at: number,
+  ) {
     this.stream = `edition:${desk.newId(at)}`
   }
 
@@ -52,7 +68,13 @@ export class EditionInHand {
   async start(data: EditionCommands['start-edition'], layerName: string): Promise<this> {
     const id = await this.give('start-edition', data)
     this.layers.push(`${id}-1`)
-    await this.give('change-layer', { layerId: this.layers[0]!, name: layerName, blocks: [], routine: 'charge, pass, charge, pass', stackOrder: 'pulled' })
+    await this.give('change-layer', {
+      layerId: this.layers[0]!,
+      name: layerName,
+      blocks: [],
+      routine: 'charge, pass, charge, pass',
+      stackOrder: 'pulled',
+    })
     return this
   }
 
@@ -65,22 +87,51 @@ export class EditionInHand {
 
   async ink(layer: number, batchId: string): Promise<this> {
     this.batches.set(this.layers[layer]!, batchId)
-    await this.give('set-zones', { layerId: this.layers[layer]!, zones: [{ id: 'whole', name: 'whole block', batchId }] })
+    await this.give('set-zones', {
+      layerId: this.layers[layer]!,
+      zones: [{ id: 'whole', name: 'whole block', batchId }],
+    })
     return this
   }
 
-  async press(layer: number, pressId: string, turns: number, divisions: number, packing: EditionCommands['set-press']['packing']): Promise<this> {
+  async press(
+    layer: number,
+    pressId: string,
+    turns: number,
+    divisions: number,
+    packing: EditionCommands['set-press']['packing'],
+  ): Promise<this> {
     const layerId = this.layers[layer]!
-    await this.give('set-press', { layerId, pressId, packing, left: { turns, divisions }, right: { turns, divisions: divisions + 0.5 }, note: '' })
+    await this.give('set-press', {
+      layerId,
+      pressId,
+      packing,
+      left: { turns, divisions },
+      right: { turns, divisions: divisions + 0.5 },
+      note: '',
+    })
     this.setupSeq.set(layerId, this.seq)
     return this
   }
 
   /** Plan the sheet: an image with even margins and a heavier foot, torn from a lot. */
-  async sheet(lot: DemoLot, image: { width: number, height: number }, margin: number, more: Partial<PiecePlan> = {}): Promise<this> {
+  async sheet(
+    lot: DemoLot,
+    image: { width: number; height: number },
+    margin: number,
+    more: Partial<PiecePlan> = {},
+  ): Promise<this> {
     this.piece = {
-      lotId: lot.id, sheet: { width: lot.width, height: lot.height, deckles: lot.deckles, allowance: 0, grain: lot.grain }, image, margins: evenMargins(margin, usualFoot), foot: usualFoot,
-      trim: 0, grain: 'free', deckles: noEdges, strip: usualStrip, ...more,
+      lotId: lot.id,
+      sheet: { width: lot.width, height: lot.height, deckles: lot.deckles, allowance: 0, grain: lot.grain },
+      image,
+      margins: evenMargins(margin, usualFoot),
+      foot: usualFoot,
+      trim: 0,
+      grain: 'free',
+      deckles: noEdges,
+      strip: usualStrip,
+      ...more,
     }
     await this.give('plan-piece', { piece: this.piece })
     return this
@@ -90,12 +141,32 @@ export class EditionInHand {
   async block(name: string, kind: BlockKind, thickness: number, more: Partial<BlockDescription> = {}): Promise<string> {
     const { width, height } = this.piece!.image
     return await this.give('prepare-block', {
-      block: { name, kind, width: width + 10, height: height + 10, thickness, image: { left: 5, top: 5, width, height }, rotation: 0, removed: '', transfer: 'carbon copy', note: '', ...more },
+      block: {
+        name,
+        kind,
+        width: width + 10,
+        height: height + 10,
+        thickness,
+        image: { left: 5, top: 5, width, height },
+        rotation: 0,
+        removed: '',
+        transfer: 'carbon copy',
+        note: '',
+        ...more,
+      },
     })
   }
 
-  async tear(lot: DemoLot, lotSheets: number, count: number, more: Partial<EditionCommands['tear']> = {}): Promise<this> {
-    await this.give('tear', { ...tornRight(lot.id, lotSheets, count, this.piece ? pieceSize(this.piece) : undefined), ...more })
+  async tear(
+    lot: DemoLot,
+    lotSheets: number,
+    count: number,
+    more: Partial<EditionCommands['tear']> = {},
+  ): Promise<this> {
+    await this.give('tear', {
+      ...tornRight(lot.id, lotSheets, count, this.piece ? pieceSize(this.piece) : undefined),
+      ...more,
+    })
     return this
   }
 
@@ -103,8 +174,17 @@ export class EditionInHand {
     const layerId = this.layers[layer]!
     const batch = this.batches.get(layerId)
     return await this.give('pull', {
-      layerId, kind: 'pull', proofKind: null, verdict: 'good', sheetIds: sheetId === null ? [] : [sheetId], faults: [], rescued: null,
-      wetOnWet: false, setupSeq: this.setupSeq.get(layerId) ?? 0, batchIds: batch ? [batch] : [], ...more,
+      layerId,
+      kind: 'pull',
+      proofKind: null,
+      verdict: 'good',
+      sheetIds: sheetId === null ? [] : [sheetId],
+      faults: [],
+      rescued: null,
+      wetOnWet: false,
+      setupSeq: this.setupSeq.get(layerId) ?? 0,
+      batchIds: batch ? [batch] : [],
+      ...more,
     })
   }
 
@@ -112,7 +192,8 @@ export class EditionInHand {
   async prove(layer: number, warmUps: number, proofs: number, minutes = 4): Promise<this> {
     for (let i = 0; i < warmUps; i++) await this.wait(minutes).pull(layer, null, { kind: 'warm-up' })
     let last = ''
-    for (let i = 0; i < proofs; i++) last = await this.wait(minutes + 2).pull(layer, null, { kind: 'proof', proofKind: 'WP' })
+    for (let i = 0; i < proofs; i++)
+      last = await this.wait(minutes + 2).pull(layer, null, { kind: 'proof', proofKind: 'WP' })
     if (layer === 0 && last) await this.give('set-bat', { pullId: last, reason: '' })
     return this
   }
@@ -131,7 +212,9 @@ export class EditionInHand {
       // A printer's pace wavers; this waver is the same on every start.
       this.wait(minutes * (0.8 + 0.1 * (i % 5)))
       await this.pull(layer, sheetId, {
-        verdict: sign === 'd' ? 'doubtful' : sign === 'r' ? 'reject' : 'good', faults: fault ? [fault] : [], rescued: sign === 'b' ? 'burnished' : null,
+        verdict: sign === 'd' ? 'doubtful' : sign === 'r' ? 'reject' : 'good',
+        faults: fault ? [fault] : [],
+        rescued: sign === 'b' ? 'burnished' : null,
       })
     }
     return this

@@ -12,22 +12,43 @@ const { measureInk } = await import('./bench/ink.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
 const { measureLists, measureEdition } = await import('./bench/reading.mjs')
 
-const folder = name => freshFolder(join(root, '.cache/bench', name))
+const folder = (name) => freshFolder(join(root, '.cache/bench', name))
 const lines = []
-const say = (what, measured, wanted, met) => lines.push({ what, measured, wanted, met: met === null ? '' : met ? 'yes' : 'NO' })
+const say = (what, measured, wanted, met) =>
+  lines.push({ what, measured, wanted, met: met === null ? '' : met ? 'yes' : 'NO' })
 
 const planning = await measurePlanning()
-say('tear plan, sheets to 1400 × 1000, pieces from 100 mm, 95 of 100', `${planning.usual.toFixed(1)} ms`, 'under 50 ms', planning.usual < 50)
+say(
+  'tear plan, sheets to 1400 × 1000, pieces from 100 mm, 95 of 100',
+  `${planning.usual.toFixed(1)} ms`,
+  'under 50 ms',
+  planning.usual < 50,
+)
 say('  the slowest of 200', `${planning.usualMost.toFixed(1)} ms`, 'under 50 ms', planning.usualMost < 50)
 const worst = planning.hardest[0]
-say(`  pieces from 60 mm, the slowest of ${planning.hardest.length} (middle of three): ${worst.given[2]} × ${worst.given[3]} mm`, `${worst.ms.toFixed(1)} ms`, 'under 50 ms', worst.ms < 50)
+say(
+  `  pieces from 60 mm, the slowest of ${planning.hardest.length} (middle of three): ${worst.given[2]} × ${worst.given[3]} mm`,
+  `${worst.ms.toFixed(1)} ms`,
+  'under 50 ms',
+  worst.ms < 50,
+)
 for (const [i, least] of [100, 60].entries()) {
   const { most, left, of } = planning.deckled[i]
-  say(`  deckles wished, nearly square pieces from ${least} mm, the slowest of ${of}`, `${most.toFixed(1)} ms, given up for ${left}`, 'under 50 ms', most < 50)
+  say(
+    `  deckles wished, nearly square pieces from ${least} mm, the slowest of ${of}`,
+    `${most.toFixed(1)} ms, given up for ${left}`,
+    'under 50 ms',
+    most < 50,
+  )
 }
 say('sheets to start, 12 layers, 600 sheets', `${planning.odds.toFixed(1)} ms`, 'under 100 ms', planning.odds < 100)
 const ink = await measureInk()
-say('swatch and its strip of films while a share is dragged, 95 of 100', `${ink.swatch.toFixed(1)} ms`, 'under 8 ms', ink.swatch < 8)
+say(
+  'swatch and its strip of films while a share is dragged, 95 of 100',
+  `${ink.swatch.toFixed(1)} ms`,
+  'under 8 ms',
+  ink.swatch < 8,
+)
 say('all orders of 7 layers by 12 wishes', `${ink.orders.toFixed(0)} ms`, 'under 2 s', ink.orders < 2000)
 say('a colour matched from 24 inks, the slowest of 4', `${ink.match.toFixed(0)} ms`, 'under 3 s', ink.match < 3000)
 say('inked share of a 12-megapixel picture', `${ink.share.toFixed(0)} ms`, 'under 1.5 s', ink.share < 1500)
@@ -49,10 +70,15 @@ say('stroke after a tap', `${page.tap.toFixed(1)} ms`, 'under 50 ms', page.tap <
 
 if (!process.argv.includes('--quick')) {
   const lists = await measureLists(folder('lists'), fillLedger)
-  say('editions list, 2,000 editions, 1,000,000 impressions', `${lists.list.toFixed(1)} ms`, 'under 100 ms', lists.list < 100)
+  say(
+    'editions list, 2,000 editions, 1,000,000 impressions',
+    `${lists.list.toFixed(1)} ms`,
+    'under 100 ms',
+    lists.list < 100,
+  )
   say('  searched', `${lists.search.toFixed(1)} ms`, 'under 100 ms', lists.search < 100)
   say('  server memory, highest', `${lists.memory} MB`, 'under 300 MB', lists.memory < 300)
 }
 
 console.table(lines)
-process.exit(lines.some(line => line.met === 'NO') ? 1 : 0)
+process.exit(lines.some((line) => line.met === 'NO') ? 1 : 0)

@@ -28,7 +28,10 @@ function apt(packages, why) {
   const command = `apt-get update && apt-get install -y ${packages.join(' ')}`
   if (process.getuid?.() !== 0 || !has('apt-get')) stop(`${why} Run this as root, then start again:\n  ${command}`)
   console.info(`${why} Installing ${packages.join(', ')} …`)
-  if (run('apt-get', ['update', '-qq']) !== 0 || run('apt-get', ['install', '-y', '-qq', ...packages], { DEBIAN_FRONTEND: 'noninteractive' }) !== 0) {
+  if (
+    run('apt-get', ['update', '-qq']) !== 0 ||
+    run('apt-get', ['install', '-y', '-qq', ...packages], { DEBIAN_FRONTEND: 'noninteractive' }) !== 0
+  ) {
     stop(`That did not work. Run this by hand, then start again:\n  ${command}`)
   }
 }
@@ -43,13 +46,16 @@ function headers() {
 export function ensurePackages() {
   const major = Number(process.versions.node.split('.')[0])
   if (major < 20) stop(`Ample Tally needs Node 20.19 or newer; this is ${process.versions.node}.`)
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
   const stamp = join(root, 'node_modules/.ample-tally-lock')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
-  const tools = ['python3', 'make', 'g++'].filter(tool => !has(tool))
+  const tools = ['python3', 'make', 'g++'].filter((tool) => !has(tool))
   if (tools.length > 0) apt(tools, 'The database is compiled once, which needs a compiler.')
   console.info('Installing packages; the database is compiled, which takes a few minutes …')
-  if (run('npm', ['ci', '--no-audit', '--no-fund'], headers()) !== 0) stop('The packages could not be installed. Check the network and the messages above, then start again.')
+  if (run('npm', ['ci', '--no-audit', '--no-fund'], headers()) !== 0)
+    stop('The packages could not be installed. Check the network and the messages above, then start again.')
   writeFileSync(stamp, lock)
 }
 
@@ -61,13 +67,17 @@ export function ensureBrowser() {
 function filesUnder(path) {
   if (!existsSync(path)) return []
   if (statSync(path).isFile()) return [path]
-  return readdirSync(path).sort().flatMap(name => filesUnder(join(path, name)))
+  return readdirSync(path)
+    .sort()
+    .flatMap((name) => filesUnder(join(path, name)))
 }
 
 function sourceHash() {
   const hash = createHash('sha256')
   const places = ['app', 'core', 'shared', 'server', 'demo', 'public', 'nuxt.config.ts', 'package-lock.json']
-  for (const file of places.flatMap(place => filesUnder(join(root, place))).filter(file => !file.endsWith('.test.ts'))) {
+  for (const file of places
+    .flatMap((place) => filesUnder(join(root, place)))
+    .filter((file) => !file.endsWith('.test.ts'))) {
     hash.update(file.slice(root.length)).update(readFileSync(file))
   }
   return hash.digest('hex')
@@ -82,7 +92,15 @@ export function ensureBuild() {
   const log = join(root, '.cache/build.log')
   mkdirSync(dirname(log), { recursive: true })
   try {
-    writeFileSync(log, execFileSync('npx', ['nuxt', 'build'], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } }))
+    writeFileSync(
+      log,
+      execFileSync('npx', ['nuxt', 'build'], {
+        cwd: root,
+        encoding: 'utf8',
+        stdio: ['ignore', 'pipe', 'pipe'],
+        env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+      }),
+    )
   } catch (error) {
     stop(`${error.stdout}\n${error.stderr}\nThe build failed; see above.`)
   }
@@ -94,7 +112,8 @@ export async function ensurePort(port, host) {
   await new Promise((done) => {
     const probe = createServer()
     probe.once('error', (error) => {
-      if (error.code === 'EADDRINUSE') stop(`Port ${port} is in use. Stop what uses it, or name another one: PORT=${Number(port) + 1} npm run …`)
+      if (error.code === 'EADDRINUSE')
+        stop(`Port ${port} is in use. Stop what uses it, or name another one: PORT=${Number(port) + 1} npm run …`)
       stop(`Port ${port} on ${host} cannot be opened: ${error.message}`)
     })
     probe.listen(Number(port), host, () => probe.close(done))
@@ -104,10 +123,19 @@ export async function ensurePort(port, host) {
 /** Start the built server in this process. */
 export async function serve({ port, host, data, demo }) {
   await ensurePort(port, host)
-  Object.assign(process.env, { PORT: String(port), HOST: host, AMPLE_TALLY_DATA: data, AMPLE_TALLY_DEMO: demo ? '1' : '', NODE_ENV: 'production', AMPLE_TALLY_ASSETS: join(root, '.output/public/_nuxt') })
+  Object.assign(process.env, {
+    PORT: String(port),
+    HOST: host,
+    AMPLE_TALLY_DATA: data,
+    AMPLE_TALLY_DEMO: demo ? '1' : '',
+    NODE_ENV: 'production',
+    AMPLE_TALLY_ASSETS: join(root, '.output/public/_nuxt'),
+  })
   const scheme = process.env.NITRO_SSL_CERT ? 'https' : 'http'
   if (!['127.0.0.1', 'localhost', '::1'].includes(host) && scheme === 'http') {
-    console.warn('Beyond this machine without HTTPS, browsers withhold what keeps the bench going while the server is away, and the screen awake. Give NITRO_SSL_CERT and NITRO_SSL_KEY.')
+    console.warn(
+      'Beyond this machine without HTTPS, browsers withhold what keeps the bench going while the server is away, and the screen awake. Give NITRO_SSL_CERT and NITRO_SSL_KEY.',
+    )
   }
   await import(join(root, '.output/server/index.mjs'))
   console.info(`Ample Tally: ${scheme}://${host}:${port}/`)

@@ -32,18 +32,28 @@ function runner(name, args, env, read) {
   failed += counts.failed + (status !== 0 && counts.failed === 0 ? 1 : 0)
 }
 
-const report = name => JSON.parse(readFileSync(join(reports, name), 'utf8'))
+const report = (name) => JSON.parse(readFileSync(join(reports, name), 'utf8'))
 
-check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+check('Lint', 'npm', ['run', '--silent', 'lint'])
 check('Types', 'npx', ['vue-tsc', '-b', '--noEmit'])
-runner('Unit and API tests', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'vitest.json')}`], {}, () => {
-  const { numPassedTests, numFailedTests } = report('vitest.json')
-  return { passed: numPassedTests, failed: numFailedTests }
-})
-runner('Browser tests', ['playwright', 'test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'playwright.json') }, () => {
-  const { stats } = report('playwright.json')
-  return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
-})
+runner(
+  'Unit and API tests',
+  ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'vitest.json')}`],
+  {},
+  () => {
+    const { numPassedTests, numFailedTests } = report('vitest.json')
+    return { passed: numPassedTests, failed: numFailedTests }
+  },
+)
+runner(
+  'Browser tests',
+  ['playwright', 'test'],
+  { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'playwright.json') },
+  () => {
+    const { stats } = report('playwright.json')
+    return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
+  },
+)
 
 console.info(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

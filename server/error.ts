@@ -11,10 +11,16 @@ export default async function answerError(error: H3Error, event: H3Event): Promi
   const status = error.statusCode || 500
   const given = error.data as ErrorReply | undefined
   const foreseen = given !== undefined && typeof given.code === 'string'
-  if (!foreseen && status >= 500) console.error(`${event.method} ${getRequestPath(event)} failed:`, error.cause ?? error)
+  if (!foreseen && status >= 500)
+    console.error(`${event.method} ${getRequestPath(event)} failed:`, error.cause ?? error)
   const reply: ErrorReply = foreseen
     ? given
-    : { code: `http-${status}`, message: plain[status] ?? 'The server stumbled over this. Nothing was lost; try again, and tell the manager if it stays.' }
+    : {
+        code: `http-${status}`,
+        message:
+          plain[status] ??
+          'The server stumbled over this. Nothing was lost; try again, and tell the manager if it stays.',
+      }
   setResponseStatus(event, status)
   setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
   setResponseHeader(event, 'cache-control', 'no-store')

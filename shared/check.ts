@@ -2,7 +2,7 @@ import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import type { Refusal } from '#core/ledger/envelope'
 
-function firstFault(errors: ValidationError[], path = ''): { field: string, message: string, value: unknown } {
+function firstFault(errors: ValidationError[], path = ''): { field: string; message: string; value: unknown } {
   const error = errors[0]!
   const field = path === '' ? error.property : `${path}.${error.property}`
   if (error.children && error.children.length > 0) return firstFault(error.children, field)
@@ -26,5 +26,11 @@ export function check<T extends object>(shape: new () => T, given: unknown): { v
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true })
   if (errors.length === 0) return { value }
   const fault = firstFault(errors)
-  return { refusal: { code: 'invalid', field: fault.field, message: `${fault.message}; ${shown(fault.value)} was given. Nothing was changed.` } }
+  return {
+    refusal: {
+      code: 'invalid',
+      field: fault.field,
+      message: `${fault.message}; ${shown(fault.value)} was given. Nothing was changed.`,
+    },
+  }
 }

@@ -2,7 +2,10 @@ import type { ErrorReply } from '#shared/replies/replies'
 
 /** A request the server answered with a refusal. `status` 0 means the server could not be reached. */
 export class ApiError extends Error {
-  constructor(readonly status: number, readonly reply: ErrorReply) {
+  constructor(
+    readonly status: number,
+    readonly reply: ErrorReply,
+  ) {
     super(reply.message)
   }
 
@@ -11,17 +14,26 @@ export class ApiError extends Error {
   }
 }
 
-const away: ErrorReply = { code: 'unreachable', message: 'The server cannot be reached. Nothing is lost; this is tried again.' }
+const away: ErrorReply = {
+  code: 'unreachable',
+  message: 'The server cannot be reached. Nothing is lost; this is tried again.',
+}
 
 /**
  * Ask the server.
  * @throws ApiError with the server's words, or status 0 when it is away
  */
-export async function api<Reply>(path: string, method: 'GET' | 'POST' | 'PUT' | 'DELETE' = 'GET', body?: unknown): Promise<Reply> {
+export async function api<Reply>(
+  path: string,
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE' = 'GET',
+  body?: unknown,
+): Promise<Reply> {
   let answer: Response
   try {
     answer = await fetch(path, {
-      method, credentials: 'same-origin', signal: AbortSignal.timeout(15_000),
+      method,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(15_000),
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     })
   } catch {
@@ -29,7 +41,14 @@ export async function api<Reply>(path: string, method: 'GET' | 'POST' | 'PUT' | 
   }
   const text = await answer.text()
   const parsed = parse(text)
-  if (!answer.ok) throw new ApiError(answer.status, (parsed as ErrorReply | null) ?? { code: `http-${answer.status}`, message: 'The server gave no sensible answer. Nothing was lost; try again.' })
+  if (!answer.ok)
+    throw new ApiError(
+      answer.status,
+      (parsed as ErrorReply | null) ?? {
+        code: `http-${answer.status}`,
+        message: 'The server gave no sensible answer. Nothing was lost; try again.',
+      },
+    )
   return parsed as Reply
 }
 

@@ -21,23 +21,38 @@ export function useBench(wantedLayer: string) {
   /** The sheet this station takes next: the one handed to it while it is still there, else the next that no other holds. */
   const sheet = computed(() => {
     if (!edition.state || !layer.value) return undefined
-    const handed = stack.value.find(s => s.id === edition.handOut?.sheetId)
-    return handed ?? nextSheet(edition.state, layer.value, new Set(edition.handOut?.heldByOthers ?? [])) ?? stack.value[0]
+    const handed = stack.value.find((s) => s.id === edition.handOut?.sheetId)
+    return (
+      handed ?? nextSheet(edition.state, layer.value, new Set(edition.handOut?.heldByOthers ?? [])) ?? stack.value[0]
+    )
   })
-  const undried = computed(() => (edition.state && layer.value ? stack.value.filter(s => !isDryFor(edition.state!, s, layer.value!)).map(s => s.id) : []))
+  const undried = computed(() =>
+    edition.state && layer.value
+      ? stack.value.filter((s) => !isDryFor(edition.state!, s, layer.value!)).map((s) => s.id)
+      : [],
+  )
 
-  const mine = computed(() => (edition.state?.pulls ?? []).filter(pull => pull.by === session.person?.id && pull.layerId === layerId.value))
+  const mine = computed(() =>
+    (edition.state?.pulls ?? []).filter((pull) => pull.by === session.person?.id && pull.layerId === layerId.value),
+  )
   const counts = (pull: Pull) => !pull.voided && pull.disputed === null && pull.layerId === layerId.value
   /** The pull that is talked about here: the newest of this person, else of anyone. */
   const last = computed(() => mine.value.findLast(counts) ?? (edition.state?.pulls ?? []).findLast(counts))
-  const lastVoided = computed(() => mine.value.findLast(pull => pull.voided && pull.disputed === null))
+  const lastVoided = computed(() => mine.value.findLast((pull) => pull.voided && pull.disputed === null))
 
   function data(kind: PullKind, verdict: Verdict): EditionCommands['pull'] {
     const takesSheet = kind === 'pull' || onGoodPaper.value
     return {
-      layerId: layerId.value, kind, proofKind: kind === 'proof' ? proofKind.value : null, verdict, sheetIds: takesSheet && sheet.value ? [sheet.value.id] : [],
-      faults: [], rescued: null, wetOnWet: wetOnWet.value, setupSeq: layer.value?.setups.at(-1)?.seq ?? 0,
-      batchIds: layer.value?.zones.map(zone => zone.batchId).filter((id): id is string => id !== null) ?? [],
+      layerId: layerId.value,
+      kind,
+      proofKind: kind === 'proof' ? proofKind.value : null,
+      verdict,
+      sheetIds: takesSheet && sheet.value ? [sheet.value.id] : [],
+      faults: [],
+      rescued: null,
+      wetOnWet: wetOnWet.value,
+      setupSeq: layer.value?.setups.at(-1)?.seq ?? 0,
+      batchIds: layer.value?.zones.map((zone) => zone.batchId).filter((id): id is string => id !== null) ?? [],
     }
   }
 
@@ -51,42 +66,88 @@ export function useBench(wantedLayer: string) {
 
   const pull = (kind: PullKind, verdict: Verdict = 'good') => inTurn(() => edition.tap('pull', data(kind, verdict)))
 
-  const nameFault = (key: string) => inTurn(async () => {
-    const pulled = last.value
-    if (!pulled) return
-    const faults = pulled.faults.includes(key) ? pulled.faults.filter(other => other !== key) : [...pulled.faults, key]
-    await edition.tap('judge-pull', { pullId: pulled.pullId, verdict: pulled.verdict, faults, rescued: pulled.rescued, reason: '' })
-  })
+  const nameFault = (key: string) =>
+    inTurn(async () => {
+      const pulled = last.value
+      if (!pulled) return
+      const faults = pulled.faults.includes(key)
+        ? pulled.faults.filter((other) => other !== key)
+        : [...pulled.faults, key]
+      await edition.tap('judge-pull', {
+        pullId: pulled.pullId,
+        verdict: pulled.verdict,
+        faults,
+        rescued: pulled.rescued,
+        reason: '',
+      })
+    })
 
-  const rescue = (how: Rescue) => inTurn(async () => {
-    const pulled = last.value
-    if (pulled) await edition.tap('judge-pull', { pullId: pulled.pullId, verdict: pulled.verdict, faults: pulled.faults, rescued: pulled.rescued === how ? null : how, reason: '' })
-  })
+  const rescue = (how: Rescue) =>
+    inTurn(async () => {
+      const pulled = last.value
+      if (pulled)
+        await edition.tap('judge-pull', {
+          pullId: pulled.pullId,
+          verdict: pulled.verdict,
+          faults: pulled.faults,
+          rescued: pulled.rescued === how ? null : how,
+          reason: '',
+        })
+    })
 
-  const adjust = (kind: AdjustmentKind) => inTurn(() => edition.tap('adjust', { layerId: layerId.value, kind, note: '' }))
+  const adjust = (kind: AdjustmentKind) =>
+    inTurn(() => edition.tap('adjust', { layerId: layerId.value, kind, note: '' }))
 
   /** Undo: the newest adjustment or pull here, whichever came last. */
-  const takeBack = () => inTurn(async () => {
-    const state = edition.state
-    if (!state) return
-    const adjustment = state.adjustments.findLast(a => !a.voided && a.layerId === layerId.value)
-    if (adjustment && adjustment.afterPull >= (last.value?.ordinal ?? 0)) return void await edition.tap('void-adjustment', { adjustmentId: adjustment.id })
-    if (last.value) await edition.tap('void-pull', { pullId: last.value.pullId, reason: 'taken back at the bench' })
-  })
+  const takeBack = () =>
+    inTurn(async () => {
+      const state = edition.state
+      if (!state) return
+      const adjustment = state.adjustments.findLast((a) => !a.voided && a.layerId === layerId.value)
+      if (adjustment && adjustment.afterPull >= (last.value?.ordinal ?? 0))
+        return void (await edition.tap('void-adjustment', { adjustmentId: adjustment.id }))
+      if (last.value) await edition.tap('void-pull', { pullId: last.value.pullId, reason: 'taken back at the bench' })
+    })
 
-  const bringBack = () => inTurn(async () => {
-    if (lastVoided.value) await edition.tap('restore-pull', { pullId: lastVoided.value.pullId })
-  })
+  const bringBack = () =>
+    inTurn(async () => {
+      if (lastVoided.value) await edition.tap('restore-pull', { pullId: lastVoided.value.pullId })
+    })
 
-  const makeBat = () => inTurn(async () => {
-    if (last.value) await edition.tap('set-bat', { pullId: last.value.pullId, reason: edition.state?.bat ? 'a later proof was better' : '' })
-  })
+  const makeBat = () =>
+    inTurn(async () => {
+      if (last.value)
+        await edition.tap('set-bat', {
+          pullId: last.value.pullId,
+          reason: edition.state?.bat ? 'a later proof was better' : '',
+        })
+    })
 
-  const declareDry = () => inTurn(async () => {
-    const at = edition.state!.layers.findIndex(l => l.id === layerId.value)
-    const beneath = edition.state!.layers[at - 1]
-    if (beneath) await edition.tap('declare-dry', { layerId: beneath.id, sheetIds: undried.value })
-  })
+  const declareDry = () =>
+    inTurn(async () => {
+      const at = edition.state!.layers.findIndex((l) => l.id === layerId.value)
+      const beneath = edition.state!.layers[at - 1]
+      if (beneath) await edition.tap('declare-dry', { layerId: beneath.id, sheetIds: undried.value })
+    })
 
-  return { layerId, layer, onGoodPaper, wetOnWet, proofKind, stack, sheet, undried, last, lastVoided, pull, nameFault, rescue, adjust, takeBack, bringBack, makeBat, declareDry }
+  return {
+    layerId,
+    layer,
+    onGoodPaper,
+    wetOnWet,
+    proofKind,
+    stack,
+    sheet,
+    undried,
+    last,
+    lastVoided,
+    pull,
+    nameFault,
+    rescue,
+    adjust,
+    takeBack,
+    bringBack,
+    makeBat,
+    declareDry,
+  }
 }

@@ -11,6 +11,10 @@ export function download(content: string | ArrayBuffer, type: string, name: stri
 
 /** A title as a file name anyone's disk takes. */
 export function fileName(title: string, ending: string): string {
-  const plain = title.normalize('NFKD').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '').toLowerCase()
+  const plain = title
+    .normalize('NFKD')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .toLowerCase()
   return `${plain || 'edition'}-${ending}`
 }

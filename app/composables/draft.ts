@@ -6,14 +6,16 @@ export function useDraft<Value>(key: string, form: Ref<Value>): { done: () => vo
   let keeping = true
   onMounted(() => {
     const known = sessionStorage.getItem(name)
-    if (known) form.value = { ...form.value, ...JSON.parse(known) as Value }
-    watch(form, value => keeping && sessionStorage.setItem(name, JSON.stringify(value)), { deep: true })
+    if (known) form.value = { ...form.value, ...(JSON.parse(known) as Value) }
+    watch(form, (value) => keeping && sessionStorage.setItem(name, JSON.stringify(value)), { deep: true })
   })
   return {
     done() {
       keeping = false
       sessionStorage.removeItem(name)
-      setTimeout(() => { keeping = true }, 0)
+      setTimeout(() => {
+        keeping = true
+      }, 0)
     },
   }
 }

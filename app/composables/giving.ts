@@ -16,7 +16,7 @@ export function useGiving() {
       return true
     } catch (error) {
       fault.value = wordsOf(error)
-      field.value = error instanceof ApiError ? error.reply.field ?? '' : ''
+      field.value = error instanceof ApiError ? (error.reply.field ?? '') : ''
       return false
     } finally {
       busy.value = false

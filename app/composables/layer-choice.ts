@@ -10,10 +10,12 @@ export function useLayerChoice(wanted = '') {
   const layerId = computed({
     get: () => {
       const layers = edition.state?.layers ?? []
-      if (layers.some(layer => layer.id === picked.value)) return picked.value
+      if (layers.some((layer) => layer.id === picked.value)) return picked.value
       return (edition.state && layerAtPress(edition.state)?.id) ?? ''
     },
-    set: (id: string) => { picked.value = id },
+    set: (id: string) => {
+      picked.value = id
+    },
   })
   const layer = computed(() => (edition.state ? layerOf(edition.state, layerId.value) : undefined))
   return { layerId, layer }

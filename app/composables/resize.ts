@@ -5,7 +5,9 @@ export function useResizeObserver(element: Readonly<Ref<HTMLElement | null>>, fi
   const width = ref(first)
   let observer: ResizeObserver | undefined
   onMounted(() => {
-    observer = new ResizeObserver(([entry]) => { width.value = Math.floor(entry!.contentRect.width) })
+    observer = new ResizeObserver(([entry]) => {
+      width.value = Math.floor(entry!.contentRect.width)
+    })
     if (element.value) observer.observe(element.value)
   })
   onUnmounted(() => observer?.disconnect())

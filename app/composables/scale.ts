@@ -16,11 +16,15 @@ export function useScale() {
       away.value = false
     })
     // The browser tries again by itself.
-    source.addEventListener('error', () => { away.value = true })
+    source.addEventListener('error', () => {
+      away.value = true
+    })
   }
 
   function act(what: 'tare' | 'pour' | 'stop' | 'clear' | 'unplug' | 'plug', rate = 0): Promise<unknown> {
-    return api('/api/scale', 'POST', { act: what, rate }).catch(() => { away.value = true })
+    return api('/api/scale', 'POST', { act: what, rate }).catch(() => {
+      away.value = true
+    })
   }
 
   onUnmounted(() => source?.close())

@@ -18,8 +18,8 @@ export const usualFilm = 8
 export function useShelf() {
   const supplies = useSupplies()
   const shelf = computed<Shelf>(() => ({
-    tubs: new Map(supplies.tubs.map(tub => [tub.id, tub])),
-    batches: new Map(supplies.batches.map(batch => [batch.id, batch])),
+    tubs: new Map(supplies.tubs.map((tub) => [tub.id, tub])),
+    batches: new Map(supplies.batches.map((batch) => [batch.id, batch])),
   }))
   const mixed = (components: readonly Component[]): KnownMix | null => mixFrom(components, shelf.value)
   const ofBatch = (id: string | null): KnownMix | null => {
@@ -35,7 +35,7 @@ export function filmHex(pigment: Pigment, paper: string, thickness: number): str
 }
 
 /** A tub's ink over white and over black; null when its colour is not known. */
-export function tubHexes(tub: TubSummary): { white: string, black: string } | null {
+export function tubHexes(tub: TubSummary): { white: string; black: string } | null {
   if (tub.card) return { white: tub.card.overWhite, black: tub.card.overBlack }
   const pigment = pigmentOf(tub)
   return pigment && { white: filmHex(pigment, usualPaper, usualFilm), black: hexOf(film(black, pigment, usualFilm)) }

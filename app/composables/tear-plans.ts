@@ -6,7 +6,7 @@ export function useTearPlans() {
   const worker = new Worker(new URL('../workers/tear.worker.ts', import.meta.url), { type: 'module' })
   const waiting = new Map<number, (plans: TearPlan[]) => void>()
   let asked = 0
-  worker.addEventListener('message', ({ data }: MessageEvent<{ id: number, plans: TearPlan[] }>) => {
+  worker.addEventListener('message', ({ data }: MessageEvent<{ id: number; plans: TearPlan[] }>) => {
     waiting.get(data.id)?.(data.plans)
     waiting.delete(data.id)
   })

@@ -3,7 +3,14 @@ import { typedNumber } from './typed-number'
 
 describe('a number as it is typed', () => {
   it('takes a point or a comma, and blanks around it', () => {
-    for (const [text, number] of [['2,5', 2.5], ['2.5', 2.5], [' 12 ', 12], ['-3', -3], [7, 7]] as const) expect(typedNumber(text)).toBe(number)
+    for (const [text, number] of [
+      ['2,5', 2.5],
+      ['2.5', 2.5],
+      [' 12 ', 12],
+      ['-3', -3],
+      [7, 7],
+    ] as const)
+      expect(typedNumber(text)).toBe(number)
   })
 
   it('is no number when it is none, and what is asked for when it is blank', () => {

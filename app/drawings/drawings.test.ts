@@ -11,14 +11,32 @@ const before = (minutes: number) => new Date(now - minutes * 60_000).toISOString
 
 describe('the words for time, weight and chance', () => {
   it('say how long ago', () => {
-    expect([0.2, 4, 59, 61, 60 * 30, 60 * 24 * 3].map(minutes => ago(before(minutes), now))).toEqual(['just now', '4 min ago', '59 min ago', '1 h ago', 'yesterday', '3 days ago'])
+    expect([0.2, 4, 59, 61, 60 * 30, 60 * 24 * 3].map((minutes) => ago(before(minutes), now))).toEqual([
+      'just now',
+      '4 min ago',
+      '59 min ago',
+      '1 h ago',
+      'yesterday',
+      '3 days ago',
+    ])
     expect(ago(null)).toBe('')
   })
 
   it('say how long still', () => {
-    expect([0.2, 24, 89, 100, 700].map(howLong)).toEqual(['about 1 min', 'about 24 min', 'about 89 min', 'about 1.7 h', 'about 12 h'])
+    expect([0.2, 24, 89, 100, 700].map(howLong)).toEqual([
+      'about 1 min',
+      'about 24 min',
+      'about 89 min',
+      'about 1.7 h',
+      'about 12 h',
+    ])
     expect(howLong(null)).toBe('')
-    expect([dueIn('2026-11-21', now), dueIn('2026-11-02', now), dueIn('2026-10-30', now), dueIn(null, now)]).toEqual(['due in 19 days', 'due today', 'due 3 days ago', ''])
+    expect([dueIn('2026-11-21', now), dueIn('2026-11-02', now), dueIn('2026-10-30', now), dueIn(null, now)]).toEqual([
+      'due in 19 days',
+      'due today',
+      'due 3 days ago',
+      '',
+    ])
   })
 
   it('never promise what is still open', () => {
@@ -38,22 +56,50 @@ describe('the tally', () => {
   table.must('void-pull', { pullId: back, reason: '' })
   table.pull(2, { verdict: 'reject', faults: ['salt', 'pale'], rescued: 'burnished' })
   table.pull(1)
-  const strokes = strokesOf(table.edition, table.layer, id => id !== proof, () => 'Ansa Quill')
+  const strokes = strokesOf(
+    table.edition,
+    table.layer,
+    (id) => id !== proof,
+    () => 'Ansa Quill',
+  )
 
   it('has a stroke for each pull that was not voided, with its sentence', () => {
-    expect(strokes.map(stroke => [stroke.kind, stroke.verdict])).toEqual([['warm-up', 'good'], ['proof', 'good'], ['pull', 'good'], ['pull', 'reject'], ['pull', 'good']])
+    expect(strokes.map((stroke) => [stroke.kind, stroke.verdict])).toEqual([
+      ['warm-up', 'good'],
+      ['proof', 'good'],
+      ['pull', 'good'],
+      ['pull', 'reject'],
+      ['pull', 'good'],
+    ])
     expect(strokes[0]!.sentence).toMatch(/^Pull 1, on proof paper, Layer 1, warm-up, \d\d:\d\d by Ansa Quill$/)
     expect(strokes[1]!.sentence).toContain('CTP proof, good, the BAT')
     expect(strokes[3]!.sentence).toContain('Pull 5, sheet 2, Layer 1, reject, salt and pale, rescued, burnished')
-    expect(strokes[4]).toMatchObject({ disputed: true, sentence: expect.stringContaining('disputed: Sheet 1 carries Layer 1 already') })
+    expect(strokes[4]).toMatchObject({
+      disputed: true,
+      sentence: expect.stringContaining('disputed: Sheet 1 carries Layer 1 already'),
+    })
   })
 
   it('marks what is stored, the BAT and the adjustment where it happened', () => {
-    expect(strokes.map(stroke => stroke.stored)).toEqual([true, false, true, true, true])
-    expect(strokes.map(stroke => stroke.bat)).toEqual([false, true, false, false, false])
-    expect(strokes.map(stroke => stroke.ticks)).toEqual([[], [], [], ['one more ink pass'], []])
-    expect(strokesOf(table.edition, 'another layer', () => true, () => '')).toEqual([])
-    expect(strokesOf(table.edition, null, () => true, () => '')).toHaveLength(5)
+    expect(strokes.map((stroke) => stroke.stored)).toEqual([true, false, true, true, true])
+    expect(strokes.map((stroke) => stroke.bat)).toEqual([false, true, false, false, false])
+    expect(strokes.map((stroke) => stroke.ticks)).toEqual([[], [], [], ['one more ink pass'], []])
+    expect(
+      strokesOf(
+        table.edition,
+        'another layer',
+        () => true,
+        () => '',
+      ),
+    ).toEqual([])
+    expect(
+      strokesOf(
+        table.edition,
+        null,
+        () => true,
+        () => '',
+      ),
+    ).toHaveLength(5)
   })
 
   it('wraps at twenty-five and leaves a gap after each five', () => {
@@ -74,7 +120,7 @@ describe('the stream and the torn edge', () => {
   it('wavers within its height, the same each time', () => {
     const edge = tornEdge(1000, 10)
     expect(edge).toEqual(tornEdge(1000, 10))
-    const heights = [...edge.line.matchAll(/,(-?[\d.]+)(?=[A-Z]|$)/g)].map(match => Number(match[1]))
+    const heights = [...edge.line.matchAll(/,(-?[\d.]+)(?=[A-Z]|$)/g)].map((match) => Number(match[1]))
     expect(heights.length).toBeGreaterThan(50)
     expect(Math.min(...heights)).toBeGreaterThanOrEqual(0)
     expect(Math.max(...heights)).toBeLessThanOrEqual(10)

@@ -6,28 +6,48 @@ import { latin, pdfFile, textPdf } from './pdf-file'
 import { svgFile } from './svg-file'
 
 const plan: RegisterPlan = {
-  sheet: { width: 160, height: 130 }, outline: { left: 22, top: 18, width: 110, height: 80 }, image: { left: 6, top: 5, width: 98, height: 70 },
-  rotation: 1.5, meeting: 'paper onto block', mat: { left: 26, top: 21, width: 102, height: 74 }, series: { topLine: 23, footLine: 37 }, stops: 20, pins: [{ x: 40, y: 6, diameter: 6 }],
+  sheet: { width: 160, height: 130 },
+  outline: { left: 22, top: 18, width: 110, height: 80 },
+  image: { left: 6, top: 5, width: 98, height: 70 },
+  rotation: 1.5,
+  meeting: 'paper onto block',
+  mat: { left: 26, top: 21, width: 102, height: 74 },
+  series: { topLine: 23, footLine: 37 },
+  stops: 20,
+  pins: [{ x: 40, y: 6, diameter: 6 }],
 }
 /** Room round the sheet on the drawing, and what a printer leaves blank. */
 const offset = 14 + pages.A4.edge
 
-interface PdfPage { width: number, height: number, lines: [number, number, number, number][] }
+interface PdfPage {
+  width: number
+  height: number
+  lines: [number, number, number, number][]
+}
 
 /** Read a PDF by itself: each page's size and its straight lines, in mm from the upper left corner. */
 function readPdf(file: ArrayBuffer): PdfPage[] {
   const text = Buffer.from(file).toString('latin1')
-  const mm = (points: string) => Number(points) / 72 * 25.4
-  const sizes = [...text.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map(found => ({ width: mm(found[1]!), height: mm(found[2]!) }))
-  const streams = [...text.matchAll(/stream\r?\n([\s\S]*?)endstream/g)].map(found => found[1]!).filter(stream => / l\s/.test(stream))
+  const mm = (points: string) => (Number(points) / 72) * 25.4
+  const sizes = [...text.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map((found) => ({
+    width: mm(found[1]!),
+    height: mm(found[2]!),
+  }))
+  const streams = [...text.matchAll(/stream\r?\n([\s\S]*?)endstream/g)]
+    .map((found) => found[1]!)
+    .filter((stream) => / l\s/.test(stream))
   return streams.map((stream, i) => ({
     ...sizes[i]!,
-    lines: [...stream.matchAll(/(-?[\d.]+) (-?[\d.]+) m\s+(-?[\d.]+) (-?[\d.]+) l\s+S/g)].map(([, x1, y1, x2, y2]) => [mm(x1!), sizes[i]!.height - mm(y1!), mm(x2!), sizes[i]!.height - mm(y2!)] as [number, number, number, number]),
+    lines: [...stream.matchAll(/(-?[\d.]+) (-?[\d.]+) m\s+(-?[\d.]+) (-?[\d.]+) l\s+S/g)].map(
+      ([, x1, y1, x2, y2]) =>
+        [mm(x1!), sizes[i]!.height - mm(y1!), mm(x2!), sizes[i]!.height - mm(y2!)] as [number, number, number, number],
+    ),
   }))
 }
 
 const near = (a: readonly number[], b: readonly number[]) => a.every((value, i) => Math.abs(value - b[i]!) < 0.1)
-const hasLine = (page: PdfPage, x1: number, y1: number, x2: number, y2: number) => page.lines.some(line => near(line, [x1, y1, x2, y2]) || near(line, [x2, y2, x1, y1]))
+const hasLine = (page: PdfPage, x1: number, y1: number, x2: number, y2: number) =>
+  page.lines.some((line) => near(line, [x1, y1, x2, y2]) || near(line, [x2, y2, x1, y1]))
 
 describe('the registration sheet as a PDF', () => {
   it('has every edge where the plan has it, to 0.1 mm', () => {
@@ -41,8 +61,11 @@ describe('the registration sheet as a PDF', () => {
         expect(hasLine(page!, x + offset, y + offset, x2 + offset, y2 + offset), `${x},${y} to ${x2},${y2}`).toBe(true)
       })
     }
-    for (const [[x1, y1], [x2, y2]] of [...jig.seriesLines, ...jig.stops]) expect(hasLine(page!, x1 + offset, y1 + offset, x2 + offset, y2 + offset)).toBe(true)
-    const rule = page!.lines.find(([x1, y1, x2, y2]) => Math.abs(y1 - y2) < 0.01 && Math.abs(Math.abs(x2 - x1) - checkRule) < 0.1)
+    for (const [[x1, y1], [x2, y2]] of [...jig.seriesLines, ...jig.stops])
+      expect(hasLine(page!, x1 + offset, y1 + offset, x2 + offset, y2 + offset)).toBe(true)
+    const rule = page!.lines.find(
+      ([x1, y1, x2, y2]) => Math.abs(y1 - y2) < 0.01 && Math.abs(Math.abs(x2 - x1) - checkRule) < 0.1,
+    )
     expect(rule).toBeDefined()
   })
 
@@ -50,7 +73,9 @@ describe('the registration sheet as a PDF', () => {
     const straight = { ...plan, rotation: 0 }
     const left = (meeting: RegisterPlan['meeting']) => {
       const [page] = readPdf(pdfFile(registrationSheet({ ...straight, meeting }, 'x'), pages.A4, 'x'))
-      const upright = page!.lines.filter(([x1, y1, x2, y2]) => Math.abs(x1 - x2) < 0.01 && Math.abs(Math.abs(y1 - y2) - 80) < 0.1)
+      const upright = page!.lines.filter(
+        ([x1, y1, x2, y2]) => Math.abs(x1 - x2) < 0.01 && Math.abs(Math.abs(y1 - y2) - 80) < 0.1,
+      )
       return Math.min(...upright.map(([x]) => x)) - offset
     }
     expect(left('block onto paper')).toBeCloseTo(22, 1)
@@ -58,16 +83,27 @@ describe('the registration sheet as a PDF', () => {
   })
 
   it('comes on several pages at full size, whose pieces meet', () => {
-    const large = { ...plan, sheet: { width: 420, height: 320 }, outline: { left: 60, top: 50, width: 300, height: 200 }, image: { left: 0, top: 0, width: 300, height: 200 }, rotation: 0, mat: null }
+    const large = {
+      ...plan,
+      sheet: { width: 420, height: 320 },
+      outline: { left: 60, top: 50, width: 300, height: 200 },
+      image: { left: 0, top: 0, width: 300, height: 200 },
+      rotation: 0,
+      mat: null,
+    }
     const drawing = registrationSheet(large, 'Weighbridge')
     const { tiles, pageWidth, pageHeight } = tile(drawing, pages.Letter)
     const read = readPdf(pdfFile(drawing, pages.Letter, 'Weighbridge'))
     expect(read).toHaveLength(tiles.length)
     // The sheet's upper edge, put together from the pages of the first row.
     const step = pageWidth - 2 * pages.Letter.edge - 10
-    const pieces = tiles.flatMap((shown, i) => (shown.row > 0 ? [] : read[i]!.lines
-      .filter(([, y1, , y2]) => Math.abs(y1 - offset) < 0.1 && Math.abs(y2 - offset) < 0.1)
-      .map(([x1, , x2]) => [Math.min(x1, x2) + shown.column * step, Math.max(x1, x2) + shown.column * step] as const)))
+    const pieces = tiles.flatMap((shown, i) =>
+      shown.row > 0
+        ? []
+        : read[i]!.lines.filter(([, y1, , y2]) => Math.abs(y1 - offset) < 0.1 && Math.abs(y2 - offset) < 0.1).map(
+            ([x1, , x2]) => [Math.min(x1, x2) + shown.column * step, Math.max(x1, x2) + shown.column * step] as const,
+          ),
+    )
     const longest = pieces.filter(([from, to]) => to - from > 20).sort((a, b) => a[0] - b[0])
     expect(longest[0]![0]).toBeCloseTo(offset, 1)
     expect(Math.max(...longest.map(([, to]) => to))).toBeCloseTo(offset + 420, 1)
@@ -77,7 +113,12 @@ describe('the registration sheet as a PDF', () => {
 
 describe('the tear sheet as a PDF', () => {
   it('breaks its lines over as many pages as they take', () => {
-    const file = textPdf('Tear sheet', { width: 150, height: 100, shapes: [segment('tear', [0, 50], [150, 50]), words('T1', 2, 48)] }, Array.from({ length: 90 }, (_, i) => `${i + 1}. a tear`), pages.A4)
+    const file = textPdf(
+      'Tear sheet',
+      { width: 150, height: 100, shapes: [segment('tear', [0, 50], [150, 50]), words('T1', 2, 48)] },
+      Array.from({ length: 90 }, (_, i) => `${i + 1}. a tear`),
+      pages.A4,
+    )
     const text = Buffer.from(file).toString('latin1')
     expect(text.match(/\/Type \/Page\b/g)!.length).toBeGreaterThan(2)
     expect(text).toContain('(90. a tear)')

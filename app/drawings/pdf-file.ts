@@ -6,19 +6,23 @@ const pointsPerMm = 72 / 25.4
 
 /** The fonts every PDF reader has know Latin letters only; others lose their marks, or are shown as a question mark. */
 export function latin(text: string): string {
-  return [...text].map((sign) => {
-    if (/[\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018-\u201d\u2022\u2026\u20ac]/.test(sign)) return sign
-    if (sign === '≈') return '~'
-    const bare = sign.normalize('NFKD').replace(/[\u0300-\u036f]/g, '')
-    return /^[\u0020-\u007e]+$/.test(bare) ? bare : '?'
-  }).join('')
+  return [...text]
+    .map((sign) => {
+      if (/[\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018-\u201d\u2022\u2026\u20ac]/.test(sign)) return sign
+      if (sign === '≈') return '~'
+      const bare = sign.normalize('NFKD').replace(/[\u0300-\u036f]/g, '')
+      return /^[\u0020-\u007e]+$/.test(bare) ? bare : '?'
+    })
+    .join('')
 }
 
 function draw(pdf: jsPDF, shape: Shape): void {
   const { width, dash } = pens[shape.pen]
   if (shape.kind === 'text') {
     pdf.setFontSize(shape.size * pointsPerMm)
-    pdf.text(latin(shape.text), shape.x, shape.y, { align: shape.anchor === 'start' ? 'left' : shape.anchor === 'end' ? 'right' : 'center' })
+    pdf.text(latin(shape.text), shape.x, shape.y, {
+      align: shape.anchor === 'start' ? 'left' : shape.anchor === 'end' ? 'right' : 'center',
+    })
     return
   }
   pdf.setLineWidth(width)
@@ -29,7 +33,12 @@ function draw(pdf: jsPDF, shape: Shape): void {
 }
 
 function newPdf(width: number, height: number, title: string): jsPDF {
-  const pdf = new jsPDF({ unit: 'mm', format: [width, height], orientation: width > height ? 'landscape' : 'portrait', compress: false })
+  const pdf = new jsPDF({
+    unit: 'mm',
+    format: [width, height],
+    orientation: width > height ? 'landscape' : 'portrait',
+    compress: false,
+  })
   pdf.setProperties({ title: latin(title), creator: 'Ample Tally' })
   pdf.viewerPreferences({ PrintScaling: 'None' })
   return pdf
@@ -54,10 +63,16 @@ export function textPdf(heading: string, drawing: Drawing, lines: readonly strin
   pdf.setFontSize(15)
   pdf.text(latin(heading), left, 20)
   pdf.setFont('helvetica', 'normal')
-  for (const shape of drawing.shapes) draw(pdf, shape.kind === 'line' ? { ...shape, points: shape.points.map(([x, y]) => [x + left, y + 27]) } : { ...shape, x: shape.x + left, y: shape.y + 27 })
+  for (const shape of drawing.shapes)
+    draw(
+      pdf,
+      shape.kind === 'line'
+        ? { ...shape, points: shape.points.map(([x, y]) => [x + left, y + 27]) }
+        : { ...shape, x: shape.x + left, y: shape.y + 27 },
+    )
   let y = drawing.height + 38
   pdf.setFontSize(10)
-  for (const line of lines.flatMap(given => pdf.splitTextToSize(latin(given), page.width - 2 * left) as string[])) {
+  for (const line of lines.flatMap((given) => pdf.splitTextToSize(latin(given), page.width - 2 * left) as string[])) {
     if (y > page.height - 14) {
       pdf.addPage([page.width, page.height])
       y = 20

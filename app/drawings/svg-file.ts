@@ -1,6 +1,7 @@
 import { type Drawing, pens, type Shape } from '#core/drawing/shapes'
 
-const escaped = (text: string) => text.replace(/[&<>"]/g, sign => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!)
+const escaped = (text: string) =>
+  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!)
 const figure = (value: number) => String(Math.round(value * 1000) / 1000)
 
 function stroke(shape: Shape): string {
@@ -9,8 +10,10 @@ function stroke(shape: Shape): string {
 }
 
 function element(shape: Shape): string {
-  if (shape.kind === 'circle') return `<circle cx="${figure(shape.x)}" cy="${figure(shape.y)}" r="${figure(shape.radius)}" ${stroke(shape)}/>`
-  if (shape.kind === 'text') return `<text x="${figure(shape.x)}" y="${figure(shape.y)}" font-size="${shape.size}" font-family="sans-serif" text-anchor="${shape.anchor}">${escaped(shape.text)}</text>`
+  if (shape.kind === 'circle')
+    return `<circle cx="${figure(shape.x)}" cy="${figure(shape.y)}" r="${figure(shape.radius)}" ${stroke(shape)}/>`
+  if (shape.kind === 'text')
+    return `<text x="${figure(shape.x)}" y="${figure(shape.y)}" font-size="${shape.size}" font-family="sans-serif" text-anchor="${shape.anchor}">${escaped(shape.text)}</text>`
   const points = shape.points.map(([x, y]) => `${figure(x)},${figure(y)}`).join(' ')
   return `<${shape.closed ? 'polygon' : 'polyline'} points="${points}" ${stroke(shape)}/>`
 }
@@ -20,6 +23,9 @@ export function svgFile(drawing: Drawing, title: string): string {
   const { width, height, shapes } = drawing
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${figure(width)}mm" height="${figure(height)}mm" viewBox="0 0 ${figure(width)} ${figure(height)}">`,
-    `<title>${escaped(title)}</title>`, ...shapes.map(element), '</svg>', '',
+    `<title>${escaped(title)}</title>`,
+    ...shapes.map(element),
+    '</svg>',
+    '',
   ].join('\n')
 }

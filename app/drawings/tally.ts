@@ -28,7 +28,7 @@ export interface TallyLayout {
 
 const perRow = 25
 const gapAfterFive = 0.75
-const shapes: Record<string, string> = { 'warm-up': 'warm-up', 'proof': 'proof', 'ghost': 'ghost', 'practice': 'ghost' }
+const shapes: Record<string, string> = { 'warm-up': 'warm-up', proof: 'proof', ghost: 'ghost', practice: 'ghost' }
 
 /** What a stroke looks like: its kind, or for a pull its verdict. */
 function shapeOf(stroke: Pick<Stroke, 'kind' | 'verdict'>): string {
@@ -36,22 +36,38 @@ function shapeOf(stroke: Pick<Stroke, 'kind' | 'verdict'>): string {
 }
 
 /** The strokes of one layer (or all), voided pulls left out, with the adjustments made before each. */
-export function strokesOf(state: EditionState, layerId: string | null, isStored: (pullId: string) => boolean, nameOf: (id: string) => string): Stroke[] {
-  const shown = state.pulls.filter(pull => (layerId === null || pull.layerId === layerId) && !pull.voided)
-  const adjustments = state.adjustments.filter(a => !a.voided && (layerId === null || a.layerId === layerId))
+export function strokesOf(
+  state: EditionState,
+  layerId: string | null,
+  isStored: (pullId: string) => boolean,
+  nameOf: (id: string) => string,
+): Stroke[] {
+  const shown = state.pulls.filter((pull) => (layerId === null || pull.layerId === layerId) && !pull.voided)
+  const adjustments = state.adjustments.filter((a) => !a.voided && (layerId === null || a.layerId === layerId))
   return shown.map((pull, i) => ({
-    key: pull.pullId, kind: pull.kind, verdict: pull.verdict, bat: state.bat?.pullId === pull.pullId, stored: isStored(pull.pullId),
-    disputed: pull.disputed !== null, rescued: pull.rescued !== null, sentence: sentenceOf(state, pull, nameOf),
+    key: pull.pullId,
+    kind: pull.kind,
+    verdict: pull.verdict,
+    bat: state.bat?.pullId === pull.pullId,
+    stored: isStored(pull.pullId),
+    disputed: pull.disputed !== null,
+    rescued: pull.rescued !== null,
+    sentence: sentenceOf(state, pull, nameOf),
     ticks: ticksBefore(adjustments, shown[i - 1]?.ordinal ?? 0, pull.ordinal),
   }))
 }
 
 function ticksBefore(adjustments: Adjustment[], from: number, to: number): string[] {
-  return adjustments.filter(a => a.afterPull >= from && a.afterPull < to).map(a => adjustmentWord(a.kind))
+  return adjustments.filter((a) => a.afterPull >= from && a.afterPull < to).map((a) => adjustmentWord(a.kind))
 }
 
 function sentenceOf(state: EditionState, pull: Pull, nameOf: (id: string) => string): string {
-  const what = pull.kind === 'pull' ? pull.verdict : pull.kind === 'proof' ? `${pull.proofKind ?? ''} proof, ${pull.verdict}` : pull.kind
+  const what =
+    pull.kind === 'pull'
+      ? pull.verdict
+      : pull.kind === 'proof'
+        ? `${pull.proofKind ?? ''} proof, ${pull.verdict}`
+        : pull.kind
   const time = new Date(pull.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
   return [
     `Pull ${pull.ordinal}`,
@@ -63,7 +79,9 @@ function sentenceOf(state: EditionState, pull: Pull, nameOf: (id: string) => str
     state.bat?.pullId === pull.pullId ? 'the BAT' : '',
     pull.disputed ? `disputed: ${pull.disputed.message}` : '',
     `${time} by ${nameOf(pull.by)}`,
-  ].filter(part => part !== '').join(', ')
+  ]
+    .filter((part) => part !== '')
+    .join(', ')
 }
 
 function xOf(i: number): number {
@@ -72,7 +90,10 @@ function xOf(i: number): number {
 }
 
 /** Size of the drawing for a number of strokes, in px. */
-export function tallySize(strokes: number, { cell, tall }: TallyLayout): { width: number, height: number, row: number } {
+export function tallySize(
+  strokes: number,
+  { cell, tall }: TallyLayout,
+): { width: number; height: number; row: number } {
   const row = (tall + 1.6) * cell
   const columns = Math.min(perRow, Math.max(strokes, 5))
   return { width: (xOf(columns - 1) + 1.4) * cell, height: Math.max(1, Math.ceil(strokes / perRow)) * row, row }
@@ -87,16 +108,21 @@ export function drawTally(svg: SVGSVGElement, strokes: readonly Stroke[], layout
   const { cell, tall } = layout
   const { width, height, row } = tallySize(strokes.length, layout)
   const root = select(svg).attr('viewBox', `0 0 ${width} ${height}`).attr('width', width).attr('height', height)
-  const groups = root.selectAll<SVGGElement, Stroke>('g.stroke').data(strokes as Stroke[], stroke => stroke.key)
+  const groups = root.selectAll<SVGGElement, Stroke>('g.stroke').data(strokes as Stroke[], (stroke) => stroke.key)
   groups.exit().remove()
   const entered = groups.enter().append('g').attr('tabindex', -1)
-  entered.merge(groups)
-    .attr('class', stroke => ['stroke', `is-${shapeOf(stroke)}`, stroke.bat ? 'is-bat' : '', stroke.disputed ? 'is-disputed' : ''].filter(Boolean).join(' '))
+  entered
+    .merge(groups)
+    .attr('class', (stroke) =>
+      ['stroke', `is-${shapeOf(stroke)}`, stroke.bat ? 'is-bat' : '', stroke.disputed ? 'is-disputed' : '']
+        .filter(Boolean)
+        .join(' '),
+    )
     .attr('transform', (_, i) => `translate(${xOf(i) * cell}, ${Math.floor(i / perRow) * row + 0.7 * cell})`)
     // Strokes of a small tally say nothing each; the whole has its sentence.
-    .attr('role', stroke => (stroke.sentence ? 'img' : 'presentation'))
-    .attr('aria-label', stroke => stroke.sentence || null)
-    .attr('data-key', stroke => stroke.key)
+    .attr('role', (stroke) => (stroke.sentence ? 'img' : 'presentation'))
+    .attr('aria-label', (stroke) => stroke.sentence || null)
+    .attr('data-key', (stroke) => stroke.key)
     .each(function (stroke) {
       const drawn = `${shapeOf(stroke)} ${stroke.bat} ${stroke.stored} ${stroke.disputed} ${stroke.rescued} ${stroke.ticks.length}`
       if (this.dataset.drawn === drawn) return
@@ -112,30 +138,112 @@ function drawStroke(node: SVGGElement, stroke: Stroke, cell: number, tall: numbe
   const pen = 0.3 * cell
   const left = 0.35 * cell
   const foot = tall * cell
-  const bar = (top: number, name = 'pen') => group.append('rect').attr('class', name).attr('x', left).attr('y', top).attr('width', pen).attr('height', foot - top)
+  const bar = (top: number, name = 'pen') =>
+    group
+      .append('rect')
+      .attr('class', name)
+      .attr('x', left)
+      .attr('y', top)
+      .attr('width', pen)
+      .attr('height', foot - top)
   const shape = shapeOf(stroke)
   // A wider, invisible area to point at.
-  group.append('rect').attr('class', 'touch').attr('x', 0).attr('y', -0.6 * cell).attr('width', cell).attr('height', foot + 0.9 * cell)
+  group
+    .append('rect')
+    .attr('class', 'touch')
+    .attr('x', 0)
+    .attr('y', -0.6 * cell)
+    .attr('width', cell)
+    .attr('height', foot + 0.9 * cell)
   if (shape === 'good') bar(0)
   if (shape === 'doubtful') {
     bar(0.45 * cell)
-    group.append('circle').attr('class', 'pen').attr('cx', left + pen / 2).attr('cy', 0).attr('r', 0.22 * cell)
+    group
+      .append('circle')
+      .attr('class', 'pen')
+      .attr('cx', left + pen / 2)
+      .attr('cy', 0)
+      .attr('r', 0.22 * cell)
   }
   if (shape === 'reject') {
     bar(foot * 0.45)
-    group.append('line').attr('class', 'line').attr('x1', left - 0.35 * cell).attr('x2', left + pen + 0.35 * cell).attr('y1', foot * 0.83).attr('y2', foot * 0.6).attr('stroke-width', pen * 0.66)
+    group
+      .append('line')
+      .attr('class', 'line')
+      .attr('x1', left - 0.35 * cell)
+      .attr('x2', left + pen + 0.35 * cell)
+      .attr('y1', foot * 0.83)
+      .attr('y2', foot * 0.6)
+      .attr('stroke-width', pen * 0.66)
   }
-  if (shape === 'proof' && !stroke.bat) group.append('rect').attr('class', 'hollow').attr('x', left - pen * 0.1).attr('y', 1).attr('width', pen * 1.2).attr('height', foot - 1.5)
-  if (shape === 'warm-up') group.append('line').attr('class', 'dashed').attr('x1', left + pen / 2).attr('x2', left + pen / 2).attr('y1', 0).attr('y2', foot).attr('stroke-width', pen).attr('stroke-dasharray', `${foot / 11} ${foot / 11}`)
-  if (shape === 'ghost') group.append('line').attr('class', 'dotted').attr('x1', left + pen / 2).attr('x2', left + pen / 2).attr('y1', 0).attr('y2', foot).attr('stroke-width', pen * 0.6).attr('stroke-dasharray', `${pen * 0.5} ${pen * 0.9}`)
+  if (shape === 'proof' && !stroke.bat)
+    group
+      .append('rect')
+      .attr('class', 'hollow')
+      .attr('x', left - pen * 0.1)
+      .attr('y', 1)
+      .attr('width', pen * 1.2)
+      .attr('height', foot - 1.5)
+  if (shape === 'warm-up')
+    group
+      .append('line')
+      .attr('class', 'dashed')
+      .attr('x1', left + pen / 2)
+      .attr('x2', left + pen / 2)
+      .attr('y1', 0)
+      .attr('y2', foot)
+      .attr('stroke-width', pen)
+      .attr('stroke-dasharray', `${foot / 11} ${foot / 11}`)
+  if (shape === 'ghost')
+    group
+      .append('line')
+      .attr('class', 'dotted')
+      .attr('x1', left + pen / 2)
+      .attr('x2', left + pen / 2)
+      .attr('y1', 0)
+      .attr('y2', foot)
+      .attr('stroke-width', pen * 0.6)
+      .attr('stroke-dasharray', `${pen * 0.5} ${pen * 0.9}`)
   if (stroke.bat) {
     bar(0.5 * cell, 'pen bat')
     const middle = left + pen / 2
     const d = 0.34 * cell
     group.append('path').attr('class', 'pen bat').attr('d', `M${middle},${-d}l${d},${d}l${-d},${d}l${-d},${-d}z`)
   }
-  if (stroke.rescued) group.append('line').attr('class', 'rescue').attr('x1', left - 0.2 * cell).attr('x2', left + pen + 0.2 * cell).attr('y1', foot * 0.5).attr('y2', foot * 0.5).attr('stroke-width', 1.5)
-  if (stroke.disputed) group.append('rect').attr('class', 'dispute').attr('x', 1).attr('y', -2).attr('width', cell - 2).attr('height', foot + 3)
-  if (stroke.stored) group.append('line').attr('class', 'base').attr('x1', -0.1 * cell).attr('x2', 1.1 * cell).attr('y1', foot + 1).attr('y2', foot + 1)
-  stroke.ticks.forEach((words, i) => group.append('rect').attr('class', 'tick').attr('x', i * 0.35 * cell - 0.1 * cell).attr('y', foot + 4).attr('width', Math.max(2, 0.18 * cell)).attr('height', 0.4 * cell).append('title').text(words))
+  if (stroke.rescued)
+    group
+      .append('line')
+      .attr('class', 'rescue')
+      .attr('x1', left - 0.2 * cell)
+      .attr('x2', left + pen + 0.2 * cell)
+      .attr('y1', foot * 0.5)
+      .attr('y2', foot * 0.5)
+      .attr('stroke-width', 1.5)
+  if (stroke.disputed)
+    group
+      .append('rect')
+      .attr('class', 'dispute')
+      .attr('x', 1)
+      .attr('y', -2)
+      .attr('width', cell - 2)
+      .attr('height', foot + 3)
+  if (stroke.stored)
+    group
+      .append('line')
+      .attr('class', 'base')
+      .attr('x1', -0.1 * cell)
+      .attr('x2', 1.1 * cell)
+      .attr('y1', foot + 1)
+      .attr('y2', foot + 1)
+  stroke.ticks.forEach((words, i) =>
+    group
+      .append('rect')
+      .attr('class', 'tick')
+      .attr('x', i * 0.35 * cell - 0.1 * cell)
+      .attr('y', foot + 4)
+      .attr('width', Math.max(2, 0.18 * cell))
+      .attr('height', 0.4 * cell)
+      .append('title')
+      .text(words),
+  )
 }

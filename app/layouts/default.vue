@@ -16,21 +16,30 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
   <div class="house">
     <a class="skip" href="#content">To the content</a>
     <header class="plan">
-      <NuxtLink to="/" class="mark" aria-label="Ample Tally, to the floor">Ample <br>Tally</NuxtLink>
+      <NuxtLink to="/" class="mark" aria-label="Ample Tally, to the floor">Ample <br />Tally</NuxtLink>
       <nav aria-label="Rooms">
         <ul>
           <li v-for="room in rooms" :key="room.to" :class="`tall-${room.tall * 10}`">
-            <NuxtLink :to="room.to" :class="{ 'is-here': here(room.to) }" :aria-current="here(room.to) ? 'page' : undefined">{{ room.name }}</NuxtLink>
+            <NuxtLink
+              :to="room.to"
+              :class="{ 'is-here': here(room.to) }"
+              :aria-current="here(room.to) ? 'page' : undefined"
+              >{{ room.name }}</NuxtLink
+            >
           </li>
         </ul>
       </nav>
       <p v-if="outbox.unsent > 0" class="waiting" role="status">{{ outbox.unsent }} waiting to be stored</p>
-      <p v-if="outbox.refused.length > 0" class="waiting"><NuxtLink to="/office#refused">{{ outbox.refused.length }} refused</NuxtLink></p>
+      <p v-if="outbox.refused.length > 0" class="waiting">
+        <NuxtLink to="/office#refused">{{ outbox.refused.length }} refused</NuxtLink>
+      </p>
     </header>
     <div class="room">
       <p class="who">
         <template v-if="session.session?.demo"><strong>Demo</strong>, nothing here is real.&#32;</template>
-        <template v-if="session.person">Signed in: <NuxtLink to="/sign-in">{{ session.person.name }}, {{ session.person.role }}</NuxtLink></template>
+        <template v-if="session.person"
+          >Signed in: <NuxtLink to="/sign-in">{{ session.person.name }}, {{ session.person.role }}</NuxtLink></template
+        >
         <NuxtLink v-else to="/sign-in">Sign in</NuxtLink>
       </p>
       <main id="content" tabindex="-1"><slot /></main>

@@ -15,9 +15,9 @@ export interface Refused {
 }
 
 interface Kept extends DBSchema {
-  outbox: { key: number, value: Outgoing }
-  refused: { key: number, value: Refused }
-  copies: { key: string, value: unknown }
+  outbox: { key: number; value: Outgoing }
+  refused: { key: number; value: Refused }
+  copies: { key: string; value: unknown }
 }
 
 let opened: Promise<IDBPDatabase<Kept>> | undefined
@@ -40,5 +40,5 @@ export async function keepCopy(key: string, value: unknown): Promise<void> {
 }
 
 export async function readCopy<Value>(key: string): Promise<Value | undefined> {
-  return await (await kept()).get('copies', key) as Value | undefined
+  return (await (await kept()).get('copies', key)) as Value | undefined
 }

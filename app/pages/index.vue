@@ -21,10 +21,13 @@ async function load() {
 }
 
 let soon: ReturnType<typeof setTimeout> | undefined
-const unlisten = live.listen(() => {
-  clearTimeout(soon)
-  soon = setTimeout(() => void load(), 300)
-}, () => void load())
+const unlisten = live.listen(
+  () => {
+    clearTimeout(soon)
+    soon = setTimeout(() => void load(), 300)
+  },
+  () => void load(),
+)
 onMounted(async () => {
   await load()
   live.follow(0 + live.position)
@@ -38,9 +41,19 @@ const partOfDay = computed(() => {
 })
 
 function strokes(edition: FloorReply['running'][number]): Stroke[] {
-  return edition.strokes.filter(stroke => !stroke.voided).map((stroke, i) => ({
-    key: `${edition.id} ${i}`, kind: stroke.kind, verdict: stroke.verdict, bat: stroke.bat, stored: true, disputed: false, rescued: false, sentence: '', ticks: [],
-  }))
+  return edition.strokes
+    .filter((stroke) => !stroke.voided)
+    .map((stroke, i) => ({
+      key: `${edition.id} ${i}`,
+      kind: stroke.kind,
+      verdict: stroke.verdict,
+      bat: stroke.bat,
+      stored: true,
+      disputed: false,
+      rescued: false,
+      sentence: '',
+      ticks: [],
+    }))
 }
 </script>
 
@@ -54,17 +67,28 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
     <template v-if="floor">
       <section class="part" aria-labelledby="presses">
         <div class="part-head"><h2 id="presses">At the presses</h2></div>
-        <p v-if="floor.running.length === 0" class="soft">Nobody has pulled in the last twelve hours. <NuxtLink to="/editions">Open an edition</NuxtLink> and go to the bench.</p>
+        <p v-if="floor.running.length === 0" class="soft">
+          Nobody has pulled in the last twelve hours. <NuxtLink to="/editions">Open an edition</NuxtLink> and go to the
+          bench.
+        </p>
         <ul v-else class="lines running">
           <li v-for="edition in floor.running" :key="edition.id">
             <div>
               <h3>{{ edition.pressName || 'By hand' }}</h3>
-              <NuxtLink :to="`/editions/${edition.id}/pull`">{{ edition.title }}</NuxtLink><span class="soft">, {{ edition.layerName }}</span>
+              <NuxtLink :to="`/editions/${edition.id}/pull`">{{ edition.title }}</NuxtLink><span class="soft"
+                >, {{ edition.layerName }}</span
+              >
             </div>
             <TallyDrawing still :strokes="strokes(edition)" :cell="11" :tall="2.2" :label="edition.title" />
             <div class="figure">
-              <strong>{{ edition.goodHere }} good, {{ edition.left }} to pull<template v-if="edition.minutesLeft">, {{ howLong(edition.minutesLeft) }}</template></strong>
-              <span class="soft">{{ percent(edition.chance) }} chance of {{ edition.goal }} · {{ ago(edition.lastPullAt, now) }}</span>
+              <strong
+                >{{ edition.goodHere }} good, {{ edition.left }} to pull<template v-if="edition.minutesLeft"
+                  >, {{ howLong(edition.minutesLeft) }}</template
+                ></strong
+              >
+              <span class="soft"
+                >{{ percent(edition.chance) }} chance of {{ edition.goal }} · {{ ago(edition.lastPullAt, now) }}</span
+              >
             </div>
           </li>
         </ul>
@@ -84,11 +108,37 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
 </template>
 
 <style scoped>
-.running li { display: grid; grid-template-columns: 210px minmax(0, 1fr) 250px; gap: 20px; align-items: center; }
-.running .figure { text-align: right; font-size: 0.86rem; }
-.running .figure span, .running .figure strong { display: block; }
-.decisions { max-width: 720px; }
-.decisions li { display: grid; gap: 2px; }
-.decisions a { font-weight: 600; }
-@media (max-width: 900px) { .running li { grid-template-columns: minmax(0, 1fr); gap: 6px; } .running .figure { text-align: left; } }
+.running li {
+  display: grid;
+  grid-template-columns: 210px minmax(0, 1fr) 250px;
+  gap: 20px;
+  align-items: center;
+}
+.running .figure {
+  text-align: right;
+  font-size: 0.86rem;
+}
+.running .figure span,
+.running .figure strong {
+  display: block;
+}
+.decisions {
+  max-width: 720px;
+}
+.decisions li {
+  display: grid;
+  gap: 2px;
+}
+.decisions a {
+  font-weight: 600;
+}
+@media (max-width: 900px) {
+  .running li {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+  }
+  .running .figure {
+    text-align: left;
+  }
+}
 </style>

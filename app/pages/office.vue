@@ -17,16 +17,32 @@ const roles = ['manager', 'instructor', 'member', 'student']
 const outbox = useOutbox()
 const setting = useGiving()
 const studioSaved = ref(false)
-const studio = ref({ ...studioDefaults, name: '', line: 'number-title-signature' as LineCustom, destroyedNumber: 'retired' as 'retired' | 'replaced', currency: '€' })
+const studio = ref({
+  ...studioDefaults,
+  name: '',
+  line: 'number-title-signature' as LineCustom,
+  destroyedNumber: 'retired' as 'retired' | 'replaced',
+  currency: '€',
+})
 const past = ref<PastEdition[]>([])
 async function loadPast() {
   past.value = (await api<{ pastEditions: PastEdition[] }>('/api/past-editions')).pastEditions
 }
 const price = (text: unknown) => Number(String(text ?? '').replace(',', '.')) || 0
-const unitWords = [{ value: 'mm', title: 'millimetres' }, { value: 'in', title: 'inches' }]
-watch(() => session.session?.studio, (now) => { if (now) studio.value = { ...now } }, { immediate: true })
+const unitWords = [
+  { value: 'mm', title: 'millimetres' },
+  { value: 'in', title: 'inches' },
+]
+watch(
+  () => session.session?.studio,
+  (now) => {
+    if (now) studio.value = { ...now }
+  },
+  { immediate: true },
+)
 const customs = [
-  { value: 'number-title-signature', title: 'number, title, signature' }, { value: 'title-number-signature', title: 'title, number, signature' },
+  { value: 'number-title-signature', title: 'number, title, signature' },
+  { value: 'title-number-signature', title: 'title, number, signature' },
   { value: 'number-signature', title: 'number and signature' },
 ]
 
@@ -50,7 +66,9 @@ async function add() {
 
 async function change() {
   const { id, name, role, active, secret } = edited.value!
-  if (await changing.giving(() => api(`/api/people/${id}`, 'PUT', { name, role, active, ...(secret ? { secret } : {}) }))) {
+  if (
+    await changing.giving(() => api(`/api/people/${id}`, 'PUT', { name, role, active, ...(secret ? { secret } : {}) }))
+  ) {
     edited.value = null
     await session.loadPeople()
     await session.load()
@@ -60,72 +78,165 @@ async function change() {
 async function check() {
   checked.value = ''
   await checking.giving(async () => {
-    const { events, broken } = await api<{ events: number, broken: { position: number } | null }>('/api/ledger-check')
-    checked.value = broken ? `The chain breaks at event ${broken.position}. Put the newest backup in place and look at who had access to the file.` : `${events} events, and every one follows from the one before.`
+    const { events, broken } = await api<{ events: number; broken: { position: number } | null }>('/api/ledger-check')
+    checked.value = broken
+      ? `The chain breaks at event ${broken.position}. Put the newest backup in place and look at who had access to the file.`
+      : `${events} events, and every one follows from the one before.`
   })
 }
 </script>
 
 <template>
   <div>
-    <div class="page-head"><h1>Office</h1><p class="told">{{ session.session?.studio.name }}</p></div>
+    <div class="page-head">
+      <h1>Office</h1>
+      <p class="told">{{ session.session?.studio.name }}</p>
+    </div>
     <section class="part">
-      <div class="part-head"><h2>People</h2><p>{{ isManager ? 'names can be corrected; what a person did stays theirs' : 'the manager adds and changes people' }}</p></div>
+      <div class="part-head">
+        <h2>People</h2>
+        <p>
+          {{
+            isManager ? 'names can be corrected; what a person did stays theirs' : 'the manager adds and changes people'
+          }}
+        </p>
+      </div>
       <table class="ruled">
-        <thead><tr><th>Name</th><th>Role</th><th>Here</th><th /></tr></thead>
+        <thead>
+          <tr>
+            <th>Name</th>
+            <th>Role</th>
+            <th>Here</th>
+            <th />
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="person in session.people" :key="person.id">
-            <td>{{ person.name }}</td><td>{{ person.role }}</td><td>{{ person.active ? 'yes' : 'left' }}</td>
-            <td class="number"><VBtn v-if="isManager" class="quiet" :aria-label="`Change ${person.name}`" @click="edited = { ...person, secret: '' }">Change</VBtn></td>
+            <td>{{ person.name }}</td>
+            <td>{{ person.role }}</td>
+            <td>{{ person.active ? 'yes' : 'left' }}</td>
+            <td class="number">
+              <VBtn
+                v-if="isManager"
+                class="quiet"
+                :aria-label="`Change ${person.name}`"
+                @click="edited = { ...person, secret: '' }"
+                >Change</VBtn
+              >
+            </td>
           </tr>
         </tbody>
       </table>
       <form v-if="edited" class="fields person" @submit.prevent="change">
         <VTextField v-model="edited.name" label="Name" /><VSelect v-model="edited.role" label="Role" :items="roles" />
-        <VTextField v-model="edited.secret" label="New PIN or passphrase" placeholder="leave as it is" type="password" autocomplete="new-password" />
+        <VTextField
+          v-model="edited.secret"
+          label="New PIN or passphrase"
+          placeholder="leave as it is"
+          type="password"
+          autocomplete="new-password"
+        />
         <VCheckbox v-model="edited.active" label="still here" />
-        <div class="buttons"><VBtn type="submit" :loading="changing.busy.value">Change</VBtn><VBtn class="quiet" @click="edited = null">Leave it</VBtn></div>
+        <div class="buttons">
+          <VBtn type="submit" :loading="changing.busy.value">Change</VBtn
+          ><VBtn class="quiet" @click="edited = null">Leave it</VBtn>
+        </div>
         <p v-if="changing.fault.value" class="trouble" role="alert">{{ changing.fault.value }}</p>
       </form>
       <form v-if="isManager && !edited" class="fields person" @submit.prevent="add">
-        <VTextField v-model="form.name" label="Someone new" placeholder="name" /><VSelect v-model="form.role" label="Role" :items="roles" />
+        <VTextField v-model="form.name" label="Someone new" placeholder="name" /><VSelect
+          v-model="form.role"
+          label="Role"
+          :items="roles"
+        />
         <VTextField v-model="form.secret" label="PIN or passphrase" type="password" autocomplete="new-password" />
         <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add</VBtn></div>
         <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
       </form>
     </section>
     <section v-if="isManager" class="part">
-      <div class="part-head"><h2>The studio</h2><p>what new editions start from</p></div>
+      <div class="part-head">
+        <h2>The studio</h2>
+        <p>what new editions start from</p>
+      </div>
       <form class="fields person" @submit.prevent="saveStudio">
         <VTextField v-model="studio.name" label="Pressroom" maxlength="80" />
         <VSelect v-model="studio.line" label="The pencilled line is usually" :items="customs" />
-        <VSelect v-model="studio.destroyedNumber" label="The number of a destroyed print is" :items="['retired', 'replaced']" />
+        <VSelect
+          v-model="studio.destroyedNumber"
+          label="The number of a destroyed print is"
+          :items="['retired', 'replaced']"
+        />
         <VTextField v-model="studio.currency" label="Currency" maxlength="8" />
         <VSelect v-model="studio.unit" label="Lengths are shown in" :items="unitWords" />
-        <VTextField :model-value="String(studio.inkGram)" label="Ink a gram, as a rule" inputmode="decimal" :prefix="studio.currency" @update:model-value="studio.inkGram = price($event)" />
-        <VTextField :model-value="String(studio.pressHour)" label="Press hour" inputmode="decimal" :prefix="studio.currency" @update:model-value="studio.pressHour = price($event)" />
-        <VTextField :model-value="String(studio.labourHour)" label="Labour hour" inputmode="decimal" :prefix="studio.currency" @update:model-value="studio.labourHour = price($event)" />
-        <div class="buttons"><VBtn type="submit" class="quiet" :loading="setting.busy.value">Change</VBtn><span v-if="studioSaved" class="soft" role="status">Changed.</span></div>
+        <VTextField
+          :model-value="String(studio.inkGram)"
+          label="Ink a gram, as a rule"
+          inputmode="decimal"
+          :prefix="studio.currency"
+          @update:model-value="studio.inkGram = price($event)"
+        />
+        <VTextField
+          :model-value="String(studio.pressHour)"
+          label="Press hour"
+          inputmode="decimal"
+          :prefix="studio.currency"
+          @update:model-value="studio.pressHour = price($event)"
+        />
+        <VTextField
+          :model-value="String(studio.labourHour)"
+          label="Labour hour"
+          inputmode="decimal"
+          :prefix="studio.currency"
+          @update:model-value="studio.labourHour = price($event)"
+        />
+        <div class="buttons">
+          <VBtn type="submit" class="quiet" :loading="setting.busy.value">Change</VBtn
+          ><span v-if="studioSaved" class="soft" role="status">Changed.</span>
+        </div>
         <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
       </form>
     </section>
     <section v-if="isStaff" class="part">
-      <div class="part-head"><h2>Editions from before</h2><p>so that plans do not start from a guess</p></div>
+      <div class="part-head">
+        <h2>Editions from before</h2>
+        <p>so that plans do not start from a guess</p>
+      </div>
       <PastEditions :past="past" @done="loadPast" />
     </section>
     <section v-if="outbox.refused.length > 0" id="refused" class="part">
-      <div class="part-head"><h2>Refused taps of this browser</h2><p>kept until someone has read why</p></div>
-      <ul class="lines"><li v-for="entry in outbox.refused" :key="entry.command.commandId">{{ entry.command.type }}, {{ new Date(entry.command.occurredAt).toLocaleString('en-GB') }}: {{ entry.message }}</li></ul>
+      <div class="part-head">
+        <h2>Refused taps of this browser</h2>
+        <p>kept until someone has read why</p>
+      </div>
+      <ul class="lines">
+        <li v-for="entry in outbox.refused" :key="entry.command.commandId">
+          {{ entry.command.type }}, {{ new Date(entry.command.occurredAt).toLocaleString('en-GB') }}:
+          {{ entry.message }}
+        </li>
+      </ul>
       <div class="buttons"><VBtn class="quiet" @click="outbox.putAway()">Read; put them away</VBtn></div>
     </section>
     <section class="part">
-      <div class="part-head"><h2>The ledger</h2><p>events are only ever added; a chain of hashes proves it</p></div>
-      <div class="buttons"><VBtn class="quiet" :loading="checking.busy.value" @click="check">Check the ledger</VBtn><span role="status">{{ checked || checking.fault.value }}</span></div>
+      <div class="part-head">
+        <h2>The ledger</h2>
+        <p>events are only ever added; a chain of hashes proves it</p>
+      </div>
+      <div class="buttons">
+        <VBtn class="quiet" :loading="checking.busy.value" @click="check">Check the ledger</VBtn
+        ><span role="status">{{ checked || checking.fault.value }}</span>
+      </div>
     </section>
   </div>
 </template>
 
 <style scoped>
-.person { margin-top: 18px; align-items: end; max-width: 900px; }
-table { max-width: 760px; }
+.person {
+  margin-top: 18px;
+  align-items: end;
+  max-width: 900px;
+}
+table {
+  max-width: 760px;
+}
 </style>

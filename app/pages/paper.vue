@@ -10,15 +10,32 @@ const buying = useGiving()
 const trouble = ref('')
 const loaded = ref(false)
 type Act = 'describe' | 'count' | 'buy' | 'ration' | 'compare'
-const open = ref<{ act: Act, lotId: string } | null>(null)
+const open = ref<{ act: Act; lotId: string } | null>(null)
 const adding = ref(false)
 const damping = ref(false)
 const bought = ref({ sheets: '', price: '' })
-const lot = computed(() => supplies.lots.find(known => known.id === open.value?.lotId))
-const short = computed(() => supplies.lots.filter(known => known.left < 0))
-const kinds = computed(() => [{ name: 'For editions', lots: supplies.lots.filter(l => l.use === 'edition') }, { name: 'For proofs', lots: supplies.lots.filter(l => l.use === 'proof') }].filter(kind => kind.lots.length > 0))
-const acts: { act: Act, word: string }[] = [{ act: 'compare', word: 'Compare editions' }, { act: 'ration', word: 'Give out' }, { act: 'buy', word: 'Bought more' }, { act: 'count', word: 'Count' }, { act: 'describe', word: 'Describe' }]
-const headings: Record<Act, string> = { describe: 'Describe', count: 'Count', buy: 'Bought more of', ration: 'Given out of', compare: 'Editions torn from' }
+const lot = computed(() => supplies.lots.find((known) => known.id === open.value?.lotId))
+const short = computed(() => supplies.lots.filter((known) => known.left < 0))
+const kinds = computed(() =>
+  [
+    { name: 'For editions', lots: supplies.lots.filter((l) => l.use === 'edition') },
+    { name: 'For proofs', lots: supplies.lots.filter((l) => l.use === 'proof') },
+  ].filter((kind) => kind.lots.length > 0),
+)
+const acts: { act: Act; word: string }[] = [
+  { act: 'compare', word: 'Compare editions' },
+  { act: 'ration', word: 'Give out' },
+  { act: 'buy', word: 'Bought more' },
+  { act: 'count', word: 'Count' },
+  { act: 'describe', word: 'Describe' },
+]
+const headings: Record<Act, string> = {
+  describe: 'Describe',
+  count: 'Count',
+  buy: 'Bought more of',
+  ration: 'Given out of',
+  compare: 'Editions torn from',
+}
 
 onMounted(async () => {
   await load()
@@ -41,7 +58,10 @@ async function done() {
 }
 
 async function buy() {
-  const given = { sheets: bought.value.sheets.trim() === '' ? Number.NaN : Number(bought.value.sheets), price: bought.value.price.trim() === '' ? lot.value!.price : Number(bought.value.price.replace(',', '.')) }
+  const given = {
+    sheets: bought.value.sheets.trim() === '' ? Number.NaN : Number(bought.value.sheets),
+    price: bought.value.price.trim() === '' ? lot.value!.price : Number(bought.value.price.replace(',', '.')),
+  }
   if (await buying.giving(() => session.give(`lot:${lot.value!.id}`, 'buy-paper', given))) {
     bought.value = { sheets: '', price: '' }
     await done()
@@ -50,24 +70,74 @@ async function buy() {
 
 function about(known: LotSummary): string {
   const deckles = Object.values(known.deckles).filter(Boolean).length
-  return [known.grain === 'unknown' ? '' : `grain along the ${known.grain}`, known.betterSide, deckles > 0 ? `${deckles} deckle ${deckles === 1 ? 'edge' : 'edges'}` : '', known.damp ? 'printed damp' : '', known.keptAt].filter(Boolean).join(' · ')
+  return [
+    known.grain === 'unknown' ? '' : `grain along the ${known.grain}`,
+    known.betterSide,
+    deckles > 0 ? `${deckles} deckle ${deckles === 1 ? 'edge' : 'edges'}` : '',
+    known.damp ? 'printed damp' : '',
+    known.keptAt,
+  ]
+    .filter(Boolean)
+    .join(' · ')
 }
 </script>
 
 <template>
   <div>
-    <div class="page-head"><h1>Paper table</h1><p class="told">{{ supplies.lots.length }} lots in the store</p><VBtn class="right" @click="adding = !adding">{{ adding ? 'Leave the new paper' : 'Add paper to the store' }}</VBtn></div>
+    <div class="page-head">
+      <h1>Paper table</h1>
+      <p class="told">{{ supplies.lots.length }} lots in the store</p>
+      <VBtn class="right" @click="adding = !adding">{{
+        adding ? 'Leave the new paper' : 'Add paper to the store'
+      }}</VBtn>
+    </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <section v-if="adding" class="part"><div class="part-head"><h2>Paper for the store</h2></div><LotForm @done="adding = false; load()" /></section>
-    <p v-for="known in short" :key="known.id" class="trouble short">The book is {{ -known.left }} sheets short of {{ known.name }}: more were torn than it knew of. Count the lot.</p>
-    <p v-if="loaded && supplies.lots.length === 0 && !trouble" class="nothing">No paper yet. Add the first lot: its name, size and how many sheets there are, and editions can be torn from it.</p>
+    <section v-if="adding" class="part">
+      <div class="part-head"><h2>Paper for the store</h2></div>
+      <LotForm
+        @done="
+          adding = false
+          load()
+        "
+      />
+    </section>
+    <p v-for="known in short" :key="known.id" class="trouble short">
+      The book is {{ -known.left }} sheets short of {{ known.name }}: more were torn than it knew of. Count the lot.
+    </p>
+    <p v-if="loaded && supplies.lots.length === 0 && !trouble" class="nothing">
+      No paper yet. Add the first lot: its name, size and how many sheets there are, and editions can be torn from it.
+    </p>
     <section v-for="kind in kinds" :key="kind.name" class="part">
-      <div class="part-head"><h2>{{ kind.name }}</h2></div>
+      <div class="part-head">
+        <h2>{{ kind.name }}</h2>
+      </div>
       <ul class="lines">
         <li v-for="known in kind.lots" :key="known.id" class="lot">
-          <div><strong>{{ known.name }}</strong> <span class="soft">{{ known.maker }}</span><p class="soft about">{{ units.size(known.width, known.height) }} · {{ known.weight }} g/m²<template v-if="about(known)"> · {{ about(known) }}</template></p></div>
-          <div class="stock"><b :class="{ trouble: known.left < 0 }">{{ Math.abs(known.left) }}</b> {{ known.left < 0 ? 'short' : 'left' }}<span v-if="putAside(known) > 0" class="soft">, {{ putAside(known) }} put aside</span><p class="soft about">{{ session.session?.studio.currency }} {{ known.price.toFixed(2) }} a sheet</p></div>
-          <div class="acts"><button v-for="{ act, word } in acts" :key="act" type="button" :aria-label="`${word}: ${known.name}`" :aria-expanded="open?.act === act && open.lotId === known.id" @click="open = open?.act === act && open.lotId === known.id ? null : { act, lotId: known.id }">{{ word }}</button></div>
+          <div>
+            <strong>{{ known.name }}</strong> <span class="soft">{{ known.maker }}</span>
+            <p class="soft about">
+              {{ units.size(known.width, known.height) }} · {{ known.weight }} g/m²<template v-if="about(known)">
+                · {{ about(known) }}</template
+              >
+            </p>
+          </div>
+          <div class="stock">
+            <b :class="{ trouble: known.left < 0 }">{{ Math.abs(known.left) }}</b> {{ known.left < 0 ? 'short' : 'left'
+            }}<span v-if="putAside(known) > 0" class="soft">, {{ putAside(known) }} put aside</span>
+            <p class="soft about">{{ session.session?.studio.currency }} {{ known.price.toFixed(2) }} a sheet</p>
+          </div>
+          <div class="acts">
+            <button
+              v-for="{ act, word } in acts"
+              :key="act"
+              type="button"
+              :aria-label="`${word}: ${known.name}`"
+              :aria-expanded="open?.act === act && open.lotId === known.id"
+              @click="open = open?.act === act && open.lotId === known.id ? null : { act, lotId: known.id }"
+            >
+              {{ word }}
+            </button>
+          </div>
           <div v-if="open && lot && open.lotId === known.id" class="opened">
             <h3>{{ headings[open.act] }} {{ known.name }}</h3>
             <LotForm v-if="open.act === 'describe'" :key="known.id" :lot="known" @done="done" />
@@ -75,7 +145,20 @@ function about(known: LotSummary): string {
             <RationForm v-else-if="open.act === 'ration'" :lot="known" @done="load" />
             <CompareTears v-else-if="open.act === 'compare'" :lot="known" />
             <form v-else @submit.prevent="buy">
-              <div class="fields"><VTextField v-model="bought.sheets" label="Sheets bought" inputmode="numeric" suffix="sheets" /><VTextField v-model="bought.price" label="Price a sheet now" inputmode="decimal" :prefix="session.session?.studio.currency" :placeholder="String(known.price)" /></div>
+              <div class="fields">
+                <VTextField
+                  v-model="bought.sheets"
+                  label="Sheets bought"
+                  inputmode="numeric"
+                  suffix="sheets"
+                /><VTextField
+                  v-model="bought.price"
+                  label="Price a sheet now"
+                  inputmode="decimal"
+                  :prefix="session.session?.studio.currency"
+                  :placeholder="String(known.price)"
+                />
+              </div>
               <p v-if="buying.fault.value" class="trouble" role="alert">{{ buying.fault.value }}</p>
               <div class="buttons"><VBtn type="submit" :loading="buying.busy.value">Put on the shelf</VBtn></div>
             </form>
@@ -84,7 +167,10 @@ function about(known: LotSummary): string {
       </ul>
     </section>
     <section class="part">
-      <div class="part-head"><h2>Damping</h2><p>each sheet ready as the block is inked</p></div>
+      <div class="part-head">
+        <h2>Damping</h2>
+        <p>each sheet ready as the block is inked</p>
+      </div>
       <DampingTable v-if="damping" />
       <div v-else class="buttons"><VBtn class="quiet" @click="damping = true">Make a damping timetable</VBtn></div>
     </section>
@@ -92,9 +178,53 @@ function about(known: LotSummary): string {
 </template>
 
 <style scoped>
-.lot { display: grid; grid-template-columns: minmax(0, 1fr) 150px auto; gap: 6px 26px; align-items: start; }
-.about { font-size: 0.86rem; } .stock b { font-family: var(--serif); font-size: 1.3rem; } .short { margin-bottom: 8px; }
-.acts { display: flex; flex-wrap: wrap; gap: 2px 16px; max-width: 330px; } .acts button { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 28px; font-size: 0.9rem; } .acts button[aria-expanded='true'] { color: var(--ink); font-weight: 600; }
-.opened { grid-column: 1 / -1; padding: 12px 0 8px; border-top: 1px dotted var(--rule); } h3 { margin-bottom: 10px; } .nothing { padding: 20px 0; }
-@media (max-width: 900px) { .lot { grid-template-columns: minmax(0, 1fr); } }
+.lot {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 150px auto;
+  gap: 6px 26px;
+  align-items: start;
+}
+.about {
+  font-size: 0.86rem;
+}
+.stock b {
+  font-family: var(--serif);
+  font-size: 1.3rem;
+}
+.short {
+  margin-bottom: 8px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  max-width: 330px;
+}
+.acts button {
+  color: var(--green);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 28px;
+  font-size: 0.9rem;
+}
+.acts button[aria-expanded='true'] {
+  color: var(--ink);
+  font-weight: 600;
+}
+.opened {
+  grid-column: 1 / -1;
+  padding: 12px 0 8px;
+  border-top: 1px dotted var(--rule);
+}
+h3 {
+  margin-bottom: 10px;
+}
+.nothing {
+  padding: 20px 0;
+}
+@media (max-width: 900px) {
+  .lot {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -41,7 +41,12 @@ export const useEdition = defineStore('edition', () => {
   const message = ref('')
 
   function contextOf(command: CommandRequest): Context {
-    return { personId: command.by, role: session.person?.role ?? 'member', commandId: command.commandId, occurredAt: command.occurredAt }
+    return {
+      personId: command.by,
+      role: session.person?.role ?? 'member',
+      commandId: command.commandId,
+      occurredAt: command.occurredAt,
+    }
   }
 
   /** The edition with every tap on it, stored or not. */
@@ -56,7 +61,7 @@ export const useEdition = defineStore('edition', () => {
   const count = computed(() => (state.value ? countEdition(state.value) : null))
   const at = computed(() => (state.value ? figures(state.value) : null))
   const strip = computed(() => (state.value ? stops(state.value) : []))
-  const unsent = computed(() => pending.value.filter(command => !answered.value.has(command.commandId)).length)
+  const unsent = computed(() => pending.value.filter((command) => !answered.value.has(command.commandId)).length)
 
   /** True once a pull is durable on the server. */
   function isStored(pullId: string): boolean {
@@ -70,7 +75,7 @@ export const useEdition = defineStore('edition', () => {
       handOut.value = null
       message.value = ''
     }
-    pending.value = outbox.waiting.filter(command => command.stream === `edition:${editionId}`)
+    pending.value = outbox.waiting.filter((command) => command.stream === `edition:${editionId}`)
     await fetchStored()
   }
 
@@ -89,7 +94,9 @@ export const useEdition = defineStore('edition', () => {
         problem.value = wordsOf(error)
         return
       }
-      const copy = await readCopy<{ state: EditionState, studio: StudioState, record?: ShopRecord, position: number }>(`edition:${wanted}`)
+      const copy = await readCopy<{ state: EditionState; studio: StudioState; record?: ShopRecord; position: number }>(
+        `edition:${wanted}`,
+      )
       if (!copy) {
         problem.value = 'The server cannot be reached, and this browser has no copy of this edition yet.'
         return
@@ -105,7 +112,9 @@ export const useEdition = defineStore('edition', () => {
   function take(next: EditionState): void {
     if (stored.value && next.seq < stored.value.seq) return
     stored.value = next
-    pending.value = pending.value.filter(command => !answered.value.has(command.commandId) && pullOf(next, command.commandId) === undefined)
+    pending.value = pending.value.filter(
+      (command) => !answered.value.has(command.commandId) && pullOf(next, command.commandId) === undefined,
+    )
     answered.value = new Set()
     copySoon()
   }
@@ -115,7 +124,7 @@ export const useEdition = defineStore('edition', () => {
     if (!current || event.stream !== current.stream || event.seq <= current.seq) return
     if (event.seq > current.seq + 1) return void fetchStored()
     stored.value = evolveEdition(current, event)
-    pending.value = pending.value.filter(command => command.commandId !== event.commandId)
+    pending.value = pending.value.filter((command) => command.commandId !== event.commandId)
     copySoon()
   }
 
@@ -124,7 +133,13 @@ export const useEdition = defineStore('edition', () => {
   function copySoon(): void {
     clearTimeout(copyTimer)
     copyTimer = setTimeout(() => {
-      if (stored.value) void keepCopy(`edition:${id.value}`, { state: stored.value, studio: studio.value, record: record.value, position: live.position })
+      if (stored.value)
+        void keepCopy(`edition:${id.value}`, {
+          state: stored.value,
+          studio: studio.value,
+          record: record.value,
+          position: live.position,
+        })
     }, 700)
   }
 
@@ -133,14 +148,14 @@ export const useEdition = defineStore('edition', () => {
   outbox.onAnswer((command, result) => {
     if (command.stream !== `edition:${id.value}`) return
     if ('error' in result) {
-      pending.value = pending.value.filter(other => other.commandId !== command.commandId)
+      pending.value = pending.value.filter((other) => other.commandId !== command.commandId)
       message.value = result.error.message
       return
     }
     if (result.reply.handOut) handOut.value = result.reply.handOut
     if (result.reply.disputed) message.value = `Stored as disputed: ${result.reply.disputed}`
     if ((stored.value?.seq ?? 0) >= result.reply.seq) {
-      pending.value = pending.value.filter(other => other.commandId !== command.commandId)
+      pending.value = pending.value.filter((other) => other.commandId !== command.commandId)
       return
     }
     answered.value = new Set([...answered.value, command.commandId])
@@ -172,8 +187,12 @@ export const useEdition = defineStore('edition', () => {
   async function ownTapsStored(): Promise<void> {
     if (pending.value.length === 0) return
     for (let tries = 0; unsent.value > 0; tries++) {
-      if (tries === 100) throw new ApiError(0, { code: 'unsent', message: `${unsent.value} taps are not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : '.'} Do this again when they are.` })
-      await new Promise(resolve => setTimeout(resolve, 100))
+      if (tries === 100)
+        throw new ApiError(0, {
+          code: 'unsent',
+          message: `${unsent.value} taps are not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : '.'} Do this again when they are.`,
+        })
+      await new Promise((resolve) => setTimeout(resolve, 100))
     }
     await fetchStored()
   }
@@ -190,8 +209,31 @@ export const useEdition = defineStore('edition', () => {
 
   /** Ask for this station's next sheet; without the server the stack's own order serves. */
   async function askForSheet(layerId: string): Promise<void> {
-    handOut.value = await api<HandOut>(`/api/editions/${id.value}/hand-out`, 'POST', { layerId, device: session.station }).catch(() => null)
+    handOut.value = await api<HandOut>(`/api/editions/${id.value}/hand-out`, 'POST', {
+      layerId,
+      device: session.station,
+    }).catch(() => null)
   }
 
-  return { id, state, stored, studio, record, count, at, strip, pending, unsent, handOut, problem, message, open, fetchStored, isStored, tap, give, askForSheet }
+  return {
+    id,
+    state,
+    stored,
+    studio,
+    record,
+    count,
+    at,
+    strip,
+    pending,
+    unsent,
+    handOut,
+    problem,
+    message,
+    open,
+    fetchStored,
+    isStored,
+    tap,
+    give,
+    askForSheet,
+  }
 })

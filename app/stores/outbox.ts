@@ -80,7 +80,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function settle(order: number, command: CommandRequest, result: Parameters<Answered>[1]): Promise<void> {
     await (await kept()).delete('outbox', order)
-    waiting.value = waiting.value.filter(other => other.order !== order)
+    waiting.value = waiting.value.filter((other) => other.order !== order)
     hindrance.value = ''
     pause = 500
     for (const listener of listeners) listener(command, result)
@@ -98,5 +98,15 @@ export const useOutbox = defineStore('outbox', () => {
 
   if (import.meta.client) window.addEventListener('online', () => void send())
 
-  return { waiting, refused, hindrance, unsent: computed(() => waiting.value.length), load, put, send, putAway, onAnswer }
+  return {
+    waiting,
+    refused,
+    hindrance,
+    unsent: computed(() => waiting.value.length),
+    load,
+    put,
+    send,
+    putAway,
+    onAnswer,
+  }
 })

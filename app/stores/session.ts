@@ -31,7 +31,7 @@ export const useSession = defineStore('session', () => {
     } catch (error) {
       // A dead server must not keep a printer from the bench: the last session known here stands until it is back.
       if (!(error instanceof ApiError) || !error.unreachable) throw error
-      session.value = await readCopy<SessionReply>('session') ?? null
+      session.value = (await readCopy<SessionReply>('session')) ?? null
     }
   }
 
@@ -51,13 +51,19 @@ export const useSession = defineStore('session', () => {
   }
 
   function nameOf(id: string): string {
-    return people.value.find(p => p.id === id)?.name ?? 'someone'
+    return people.value.find((p) => p.id === id)?.name ?? 'someone'
   }
 
   /** Wrap what is to be done with who, when, where and an id of its own. */
   function envelope(stream: string, type: string, data: object, expectedSeq?: number): CommandRequest {
     return {
-      commandId: v7(), device: stationId(), by: person.value?.id ?? '', occurredAt: new Date().toISOString(), type, stream, data,
+      commandId: v7(),
+      device: stationId(),
+      by: person.value?.id ?? '',
+      occurredAt: new Date().toISOString(),
+      type,
+      stream,
+      data,
       ...(expectedSeq === undefined ? {} : { expectedSeq }),
     }
   }

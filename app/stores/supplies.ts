@@ -11,5 +11,12 @@ export const useSupplies = defineStore('supplies', () => {
     stores.value = await api<StoresReply>('/api/stores')
   }
 
-  return { load, lots: computed(() => stores.value.lots), batches: computed(() => stores.value.batches), tubs: computed(() => stores.value.tubs), presses: computed(() => stores.value.presses), rollers: computed(() => stores.value.rollers) }
+  return {
+    load,
+    lots: computed(() => stores.value.lots),
+    batches: computed(() => stores.value.batches),
+    tubs: computed(() => stores.value.tubs),
+    presses: computed(() => stores.value.presses),
+    rollers: computed(() => stores.value.rollers),
+  }
 })

@@ -18,7 +18,9 @@ export const useUnits = defineStore('units', () => {
   }
 
   return {
-    unit, other, toggle,
+    unit,
+    other,
+    toggle,
     length: (mm: number) => showLength(mm, unit.value),
     size: (width: number, height: number) => showSize(width, height, unit.value),
     thickness: (mm: number) => showThickness(mm, unit.value),

@@ -1,8 +1,11 @@
 import { type Area, type Grey, greyOf, histogram, inkedShare, otsu } from '#core/ink/inked-share'
 
 /** Asked once with the picture, then again and again with what is masked, the threshold and which tone is inked. */
-export type ShareAsked = { picture: ImageBitmap } | { masked: Area[], threshold: number | null, light: boolean }
-export interface ShareFound { share: number, threshold: number }
+export type ShareAsked = { picture: ImageBitmap } | { masked: Area[]; threshold: number | null; light: boolean }
+export interface ShareFound {
+  share: number
+  threshold: number
+}
 
 let grey: Grey | null = null
 
@@ -19,5 +22,8 @@ addEventListener('message', ({ data }: MessageEvent<ShareAsked>) => {
   if (!grey) return
   const counts = histogram(grey, data.masked)
   const threshold = data.threshold ?? otsu(counts)
-  postMessage({ share: inkedShare(counts, grey.width * grey.height, threshold, data.light), threshold } satisfies ShareFound)
+  postMessage({
+    share: inkedShare(counts, grey.width * grey.height, threshold, data.light),
+    threshold,
+  } satisfies ShareFound)
 })

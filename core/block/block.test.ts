@@ -3,8 +3,16 @@ import { blockFault, flipWords, mustFlip, transfers, type BlockDescription } fro
 import { clock, exposureFrom, stepTimes } from './exposure'
 
 const block: BlockDescription = {
-  name: 'key block', kind: 'hard lino', width: 200, height: 150, thickness: 23.3, image: { left: 10, top: 10, width: 180, height: 130 },
-  rotation: 0, removed: '', transfer: 'carbon copy', note: '',
+  name: 'key block',
+  kind: 'hard lino',
+  width: 200,
+  height: 150,
+  thickness: 23.3,
+  image: { left: 10, top: 10, width: 180, height: 130 },
+  rotation: 0,
+  removed: '',
+  transfer: 'carbon copy',
+  note: '',
 }
 
 describe('a drawing on its way to the print', () => {
@@ -34,14 +42,23 @@ describe('a step test', () => {
   })
 
   it('refuses what is no test', () => {
-    for (const [first, factor, count] of [[0, 2, 4], [10, 1, 4], [10, 2, 1], [10, 2, 2.5]] as const) expect(() => stepTimes(first, factor, count)).toThrow(RangeError)
+    for (const [first, factor, count] of [
+      [0, 2, 4],
+      [10, 1, 4],
+      [10, 2, 1],
+      [10, 2, 2.5],
+    ] as const)
+      expect(() => stepTimes(first, factor, count)).toThrow(RangeError)
   })
 
   it('gives the first step that holds, or says which way to go on', () => {
     const steps = [30, 42, 60]
     expect(exposureFrom(steps, 1)).toMatchObject({ exposure: 42, words: expect.stringContaining('at 30 s') })
     expect(exposureFrom(steps, 0)).toMatchObject({ exposure: 30, words: expect.stringContaining('shortest') })
-    expect(exposureFrom(steps, null)).toMatchObject({ exposure: null, words: expect.stringContaining('from 60 s upwards') })
+    expect(exposureFrom(steps, null)).toMatchObject({
+      exposure: null,
+      words: expect.stringContaining('from 60 s upwards'),
+    })
     expect(exposureFrom(steps, 7).exposure).toBeNull()
   })
 

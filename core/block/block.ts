@@ -1,10 +1,26 @@
 /** What carries the image. Planographic plates may be listed; relief faults are not applied to them. */
-export type BlockKind = 'hard lino' | 'soft-cut lino' | 'vinyl' | 'wood' | 'board' | 'photopolymer' | 'planographic plate' | 'other'
-export const blockKinds: readonly BlockKind[] = ['hard lino', 'soft-cut lino', 'vinyl', 'wood', 'board', 'photopolymer', 'planographic plate', 'other']
+export type BlockKind =
+  'hard lino' | 'soft-cut lino' | 'vinyl' | 'wood' | 'board' | 'photopolymer' | 'planographic plate' | 'other'
+export const blockKinds: readonly BlockKind[] = [
+  'hard lino',
+  'soft-cut lino',
+  'vinyl',
+  'wood',
+  'board',
+  'photopolymer',
+  'planographic plate',
+  'other',
+]
 
 /** How the drawing comes onto the block. */
 export type Transfer = 'carbon copy' | 'toner face down' | 'film' | 'drawn direct' | 'rubbed from a print'
-export const transfers: readonly Transfer[] = ['carbon copy', 'toner face down', 'film', 'drawn direct', 'rubbed from a print']
+export const transfers: readonly Transfer[] = [
+  'carbon copy',
+  'toner face down',
+  'film',
+  'drawn direct',
+  'rubbed from a print',
+]
 
 /** Where the image lies inside the block, from its upper left corner as the finished print shows it. mm. */
 export interface ImagePlace {
@@ -35,7 +51,7 @@ export interface BlockDescription {
 const reverses: Record<Transfer, boolean> = {
   'carbon copy': false,
   'toner face down': true,
-  'film': true,
+  film: true,
   'drawn direct': false,
   'rubbed from a print': true,
 }
@@ -51,20 +67,33 @@ export function mustFlip(transfer: Transfer): boolean {
 /** What to do with the drawing, in a sentence. */
 export function flipWords(transfer: Transfer): string {
   switch (transfer) {
-    case 'carbon copy': return 'A traced copy prints reversed: flip the drawing before you trace it.'
-    case 'drawn direct': return 'What is drawn on the block prints reversed: draw lettering backwards, or flip a copy and follow it.'
-    case 'toner face down': return 'A toner copy laid face down reverses itself: copy the drawing the right way round.'
-    case 'film': return 'The film should read right and lie with its printed side on the plate: do not flip it.'
-    case 'rubbed from a print': return 'A wet print laid face down on the block reverses itself: leave the print as it is.'
+    case 'carbon copy':
+      return 'A traced copy prints reversed: flip the drawing before you trace it.'
+    case 'drawn direct':
+      return 'What is drawn on the block prints reversed: draw lettering backwards, or flip a copy and follow it.'
+    case 'toner face down':
+      return 'A toner copy laid face down reverses itself: copy the drawing the right way round.'
+    case 'film':
+      return 'The film should read right and lie with its printed side on the plate: do not flip it.'
+    case 'rubbed from a print':
+      return 'A wet print laid face down on the block reverses itself: leave the print as it is.'
   }
 }
 
 /** Why a description cannot stand, or null. */
-export function blockFault(block: BlockDescription): { field: string, message: string } | null {
-  if (block.name.trim() === '') return { field: 'name', message: 'Give the block a name to find it by, for instance key block.' }
-  if (!(block.width > 0 && block.height > 0)) return { field: 'width', message: 'A block has a width and a height above zero.' }
+export function blockFault(block: BlockDescription): { field: string; message: string } | null {
+  if (block.name.trim() === '')
+    return { field: 'name', message: 'Give the block a name to find it by, for instance key block.' }
+  if (!(block.width > 0 && block.height > 0))
+    return { field: 'width', message: 'A block has a width and a height above zero.' }
   const { left, top, width, height } = block.image
-  if (!(width > 0 && height > 0)) return { field: 'image', message: 'The image on the block has a width and a height above zero.' }
-  if (left + width > block.width + 0.05 || top + height > block.height + 0.05) return { field: 'image', message: 'The image does not fit inside the block. Measure its place from the block’s upper left corner as the print shows it.' }
+  if (!(width > 0 && height > 0))
+    return { field: 'image', message: 'The image on the block has a width and a height above zero.' }
+  if (left + width > block.width + 0.05 || top + height > block.height + 0.05)
+    return {
+      field: 'image',
+      message:
+        'The image does not fit inside the block. Measure its place from the block’s upper left corner as the print shows it.',
+    }
   return null
 }

@@ -21,19 +21,30 @@ export interface ExposureRecord {
 export function stepTimes(first: number, factor: number, count: number): number[] {
   if (!(first > 0)) throw new RangeError(`The first step is longer than 0 s; ${first} was given.`)
   if (!(factor > 1)) throw new RangeError(`Each step is longer than the last; a factor of ${factor} is not.`)
-  if (!Number.isInteger(count) || count < 2 || count > 20) throw new RangeError(`A step test has 2 to 20 steps; ${count} were asked for.`)
+  if (!Number.isInteger(count) || count < 2 || count > 20)
+    throw new RangeError(`A step test has 2 to 20 steps; ${count} were asked for.`)
   const times: number[] = []
   for (let i = 0; i < count; i++) times.push(Math.max(Math.round(first * factor ** i), (times.at(-1) ?? 0) + 1))
   return times
 }
 
 /** What a step test says: the exposure to use, or which way to test on. */
-export function exposureFrom(steps: readonly number[], firstHolding: number | null): { exposure: number | null, words: string } {
+export function exposureFrom(
+  steps: readonly number[],
+  firstHolding: number | null,
+): { exposure: number | null; words: string } {
   if (firstHolding === null) return { exposure: null, words: `No step holds: test on from ${steps.at(-1)} s upwards.` }
   const exposure = steps[firstHolding]
   if (exposure === undefined) return { exposure: null, words: 'Choose one of the steps tested.' }
-  if (firstHolding === 0) return { exposure, words: `Even the shortest step holds: ${exposure} s will do, and a shorter test would tell how little does.` }
-  return { exposure, words: `Expose ${exposure} s, the first step that holds; at ${steps[firstHolding - 1]} s detail washed away.` }
+  if (firstHolding === 0)
+    return {
+      exposure,
+      words: `Even the shortest step holds: ${exposure} s will do, and a shorter test would tell how little does.`,
+    }
+  return {
+    exposure,
+    words: `Expose ${exposure} s, the first step that holds; at ${steps[firstHolding - 1]} s detail washed away.`,
+  }
 }
 
 /** `75` → `1:15`. */

@@ -12,7 +12,7 @@ describe('what an edition costs', () => {
   })
 
   it('loses more with every layer that is already on the sheet', () => {
-    expect(lostAtLayer(terms).map(cost => Number(cost.toFixed(2)))).toEqual([3.2, 5.4, 7.6])
+    expect(lostAtLayer(terms).map((cost) => Number(cost.toFixed(2)))).toEqual([3.2, 5.4, 7.6])
   })
 
   it('expects fewer pulls at each layer', () => {

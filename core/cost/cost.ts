@@ -19,7 +19,7 @@ export interface Cost {
 
 /** Ink, press and labour of one pull. */
 export function costOfPull(terms: CostTerms): number {
-  return terms.inkGrams * terms.inkGram + terms.minutesPerPull / 60 * (terms.pressHour + terms.labourHour)
+  return terms.inkGrams * terms.inkGram + (terms.minutesPerPull / 60) * (terms.pressHour + terms.labourHour)
 }
 
 /**

@@ -1,7 +1,12 @@
 import { type Drawing, type Point, type Shape, segment, words } from './shapes'
 
 /** A page of the printer, mm, and what it cannot print at each edge. */
-export interface Page { name: 'A4' | 'Letter', width: number, height: number, edge: number }
+export interface Page {
+  name: 'A4' | 'Letter'
+  width: number
+  height: number
+  edge: number
+}
 export const pages: Record<Page['name'], Page> = {
   A4: { name: 'A4', width: 210, height: 297, edge: 8 },
   Letter: { name: 'Letter', width: 215.9, height: 279.4, edge: 8 },
@@ -11,9 +16,21 @@ export const pages: Record<Page['name'], Page> = {
 export const overlap = 10
 
 /** One page of a drawing at full size: what it shows, in the page's own mm. */
-export interface Tile { column: number, row: number, width: number, height: number, shapes: Shape[] }
+export interface Tile {
+  column: number
+  row: number
+  width: number
+  height: number
+  shapes: Shape[]
+}
 
-export interface Tiling { pageWidth: number, pageHeight: number, columns: number, rows: number, tiles: Tile[] }
+export interface Tiling {
+  pageWidth: number
+  pageHeight: number
+  columns: number
+  rows: number
+  tiles: Tile[]
+}
 
 /** Pages side by side that cover a length, each of `usable` and overlapping the last. */
 function pagesFor(length: number, usable: number): number {
@@ -21,10 +38,22 @@ function pagesFor(length: number, usable: number): number {
 }
 
 /** The part of a straight line inside a window, or null (Liang and Barsky 1984). */
-export function clipped([x1, y1]: Point, [x2, y2]: Point, left: number, top: number, right: number, bottom: number): [Point, Point] | null {
+export function clipped(
+  [x1, y1]: Point,
+  [x2, y2]: Point,
+  left: number,
+  top: number,
+  right: number,
+  bottom: number,
+): [Point, Point] | null {
   let from = 0
   let to = 1
-  for (const [step, room] of [[x1 - x2, x1 - left], [x2 - x1, right - x1], [y1 - y2, y1 - top], [y2 - y1, bottom - y1]] as const) {
+  for (const [step, room] of [
+    [x1 - x2, x1 - left],
+    [x2 - x1, right - x1],
+    [y1 - y2, y1 - top],
+    [y2 - y1, bottom - y1],
+  ] as const) {
     if (step === 0) {
       if (room < 0) return null
       continue
@@ -34,23 +63,43 @@ export function clipped([x1, y1]: Point, [x2, y2]: Point, left: number, top: num
     else to = Math.min(to, at)
   }
   if (from >= to) return null
-  return [[x1 + from * (x2 - x1), y1 + from * (y2 - y1)], [x1 + to * (x2 - x1), y1 + to * (y2 - y1)]]
+  return [
+    [x1 + from * (x2 - x1), y1 + from * (y2 - y1)],
+    [x1 + to * (x2 - x1), y1 + to * (y2 - y1)],
+  ]
 }
 
 const roundness = 72
 
-function pointsOf(shape: Exclude<Shape, { kind: 'text' }>): { points: Point[], closed: boolean } {
+function pointsOf(shape: Exclude<Shape, { kind: 'text' }>): { points: Point[]; closed: boolean } {
   if (shape.kind === 'line') return shape
-  const points = Array.from({ length: roundness }, (_, i): Point => [shape.x + shape.radius * Math.cos(2 * Math.PI * i / roundness), shape.y + shape.radius * Math.sin(2 * Math.PI * i / roundness)])
+  const points = Array.from({ length: roundness }, (_, i): Point => [
+    shape.x + shape.radius * Math.cos((2 * Math.PI * i) / roundness),
+    shape.y + shape.radius * Math.sin((2 * Math.PI * i) / roundness),
+  ])
   return { points, closed: true }
 }
 
 /** Small crosses in the middle of each overlap, the same on both pages. */
-function matchMarks(columns: number, rows: number, stepX: number, stepY: number, width: number, height: number): Shape[] {
+function matchMarks(
+  columns: number,
+  rows: number,
+  stepX: number,
+  stepY: number,
+  width: number,
+  height: number,
+): Shape[] {
   const marks: Shape[] = []
-  const cross = (x: number, y: number) => marks.push(segment('mark', [x - 3, y], [x + 3, y]), segment('mark', [x, y - 3], [x, y + 3]))
-  for (let column = 1; column < columns; column++) for (let row = 0; row < rows; row++) for (const share of [0.25, 0.75]) cross(column * stepX + overlap / 2, Math.min(height, row * stepY + share * (stepY + overlap)))
-  for (let row = 1; row < rows; row++) for (let column = 0; column < columns; column++) for (const share of [0.25, 0.75]) cross(Math.min(width, column * stepX + share * (stepX + overlap)), row * stepY + overlap / 2)
+  const cross = (x: number, y: number) =>
+    marks.push(segment('mark', [x - 3, y], [x + 3, y]), segment('mark', [x, y - 3], [x, y + 3]))
+  for (let column = 1; column < columns; column++)
+    for (let row = 0; row < rows; row++)
+      for (const share of [0.25, 0.75])
+        cross(column * stepX + overlap / 2, Math.min(height, row * stepY + share * (stepY + overlap)))
+  for (let row = 1; row < rows; row++)
+    for (let column = 0; column < columns; column++)
+      for (const share of [0.25, 0.75])
+        cross(Math.min(width, column * stepX + share * (stepX + overlap)), row * stepY + overlap / 2)
   return marks
 }
 
@@ -59,8 +108,16 @@ function matchMarks(columns: number, rows: number, stepX: number, stepY: number,
  * page relies on its neighbour; text stands on the first page it begins on.
  */
 export function tile(drawing: Drawing, page: Page): Tiling {
-  const ways = [[page.width, page.height], [page.height, page.width]] as const
-  const counted = ways.map(([w, h]) => ({ w, h, columns: pagesFor(drawing.width, w - 2 * page.edge), rows: pagesFor(drawing.height, h - 2 * page.edge) }))
+  const ways = [
+    [page.width, page.height],
+    [page.height, page.width],
+  ] as const
+  const counted = ways.map(([w, h]) => ({
+    w,
+    h,
+    columns: pagesFor(drawing.width, w - 2 * page.edge),
+    rows: pagesFor(drawing.height, h - 2 * page.edge),
+  }))
   const { w, h, columns, rows } = counted.reduce((a, b) => (b.columns * b.rows < a.columns * a.rows ? b : a))
   const usableX = w - 2 * page.edge
   const usableY = h - 2 * page.edge
@@ -74,17 +131,37 @@ export function tile(drawing: Drawing, page: Page): Tiling {
       const top = row * stepY
       const shown = shapes.flatMap((shape): Shape[] => {
         if (shape.kind === 'text') {
-          const mine = (column === 0 || shape.x >= left + overlap) && shape.x < left + usableX && (row === 0 || shape.y >= top + overlap) && shape.y < top + usableY
+          const mine =
+            (column === 0 || shape.x >= left + overlap) &&
+            shape.x < left + usableX &&
+            (row === 0 || shape.y >= top + overlap) &&
+            shape.y < top + usableY
           return mine ? [{ ...shape, x: shape.x - left + page.edge, y: shape.y - top + page.edge }] : []
         }
         const { points, closed } = pointsOf(shape)
         const ends = closed ? [...points.slice(1), points[0]!] : points.slice(1)
         return ends.flatMap((end, i): Shape[] => {
           const part = clipped(points[i]!, end, left, top, left + usableX, top + usableY)
-          return part ? [segment(shape.pen, [part[0][0] - left + page.edge, part[0][1] - top + page.edge], [part[1][0] - left + page.edge, part[1][1] - top + page.edge])] : []
+          return part
+            ? [
+                segment(
+                  shape.pen,
+                  [part[0][0] - left + page.edge, part[0][1] - top + page.edge],
+                  [part[1][0] - left + page.edge, part[1][1] - top + page.edge],
+                ),
+              ]
+            : []
         })
       })
-      if (columns * rows > 1) shown.push(words(`page ${row * columns + column + 1} of ${columns * rows}: row ${row + 1}, column ${column + 1}`, page.edge, h - page.edge / 2, 2.4))
+      if (columns * rows > 1)
+        shown.push(
+          words(
+            `page ${row * columns + column + 1} of ${columns * rows}: row ${row + 1}, column ${column + 1}`,
+            page.edge,
+            h - page.edge / 2,
+            2.4,
+          ),
+        )
       tiles.push({ column, row, width: w, height: h, shapes: shown })
     }
   }

@@ -24,34 +24,52 @@ export interface Count {
 
 const seriesPlural: Record<Series, string> = { edition: 'edition', AP: 'AP', PP: 'PP', HC: 'HC' }
 
-function rowKey(place: Place): { key: string, label: string, order: number } | null {
+function rowKey(place: Place): { key: string; label: string; order: number } | null {
   switch (place.kind) {
-    case 'split': return null
-    case 'blank': return { key: 'blank', label: 'blank', order: 0 }
-    case 'drying': return { key: `drying-${place.layer}`, label: `layer ${place.layer}, drying`, order: 20 + place.layer }
-    case 'waiting': return { key: `waiting-${place.layer}`, label: `waiting for layer ${place.layer}`, order: 20 + place.layer - 0.5 }
-    case 'doubtful': return { key: 'doubtful', label: 'doubtful', order: 50 }
-    case 'good': return place.curated ? { key: 'curated', label: 'curated good', order: 61 } : { key: 'good', label: 'good', order: 60 }
+    case 'split':
+      return null
+    case 'blank':
+      return { key: 'blank', label: 'blank', order: 0 }
+    case 'drying':
+      return { key: `drying-${place.layer}`, label: `layer ${place.layer}, drying`, order: 20 + place.layer }
+    case 'waiting':
+      return { key: `waiting-${place.layer}`, label: `waiting for layer ${place.layer}`, order: 20 + place.layer - 0.5 }
+    case 'doubtful':
+      return { key: 'doubtful', label: 'doubtful', order: 50 }
+    case 'good':
+      return place.curated
+        ? { key: 'curated', label: 'curated good', order: 61 }
+        : { key: 'good', label: 'good', order: 60 }
     case 'marked': {
       const order = 70 + allSeries.indexOf(place.series) * 2
       return place.signed
         ? { key: `signed-${place.series}`, label: `${seriesPlural[place.series]}, signed`, order: order + 1 }
         : { key: `numbered-${place.series}`, label: `${seriesPlural[place.series]}, numbered`, order }
     }
-    case 'bat': return { key: 'bat', label: 'BAT', order: 80 }
-    case 'proof': return { key: `proof-${place.proof}`, label: proofLabel(place.proof), order: 81 }
-    case 'left behind': return { key: `left-behind-${place.layer}`, label: `left behind at layer ${place.layer}`, order: 89 }
-    case 'reject': return place.layer === 0
-      ? { key: 'rejects-0', label: 'spoiled blank', order: 90 }
-      : { key: `rejects-${place.layer}`, label: `rejects, layer ${place.layer}`, order: 90 + place.layer }
-    case 'destroyed': return { key: 'destroyed', label: 'destroyed', order: 110 }
+    case 'bat':
+      return { key: 'bat', label: 'BAT', order: 80 }
+    case 'proof':
+      return { key: `proof-${place.proof}`, label: proofLabel(place.proof), order: 81 }
+    case 'left behind':
+      return { key: `left-behind-${place.layer}`, label: `left behind at layer ${place.layer}`, order: 89 }
+    case 'reject':
+      return place.layer === 0
+        ? { key: 'rejects-0', label: 'spoiled blank', order: 90 }
+        : { key: `rejects-${place.layer}`, label: `rejects, layer ${place.layer}`, order: 90 + place.layer }
+    case 'destroyed':
+      return { key: 'destroyed', label: 'destroyed', order: 110 }
   }
 }
 
 function proofLabel(proof: string): string {
   const words: Record<string, string> = {
-    'WP': 'working proofs', 'SP': 'state proofs', 'CTP': 'colour trials', 'progressive': 'progressives',
-    'warm-up': 'warm-up pulls', 'ghost': 'ghosts', 'practice': 'practice pulls',
+    WP: 'working proofs',
+    SP: 'state proofs',
+    CTP: 'colour trials',
+    progressive: 'progressives',
+    'warm-up': 'warm-up pulls',
+    ghost: 'ghosts',
+    practice: 'practice pulls',
   }
   return words[proof] ?? proof
 }
@@ -69,32 +87,41 @@ export function countEdition(state: EditionState): Count {
     if (known) known.sheets += 1
     else tally.set(row.key, { ...row, sheets: 1 })
   }
-  const rows = [...tally.values()].sort((a, b) => a.order - b.order).map(({ key, label, sheets }) => ({ key, label, sheets }))
+  const rows = [...tally.values()]
+    .sort((a, b) => a.order - b.order)
+    .map(({ key, label, sheets }) => ({ key, label, sheets }))
   const total = rows.reduce((sum, row) => sum + row.sheets, 0)
   const findings = [...sumFindings(state, total), ...pullFindings(state), ...numberFindings(state)]
-  const disputed = state.pulls.filter(pull => pull.disputed !== null && !pull.disputed.settled).length
+  const disputed = state.pulls.filter((pull) => pull.disputed !== null && !pull.disputed.settled).length
   return { rows, made: state.made, total, balances: findings.length === 0, findings, disputed }
 }
 
 function sumFindings(state: EditionState, total: number): string[] {
   if (total === state.made) return []
   const difference = state.made - total
-  return [difference > 0
-    ? `${difference} of ${state.made} sheets are in no place. Look at what was torn and split.`
-    : `${-difference} sheets too many are counted. Look at what was torn and split.`]
+  return [
+    difference > 0
+      ? `${difference} of ${state.made} sheets are in no place. Look at what was torn and split.`
+      : `${-difference} sheets too many are counted. Look at what was torn and split.`,
+  ]
 }
 
 function pullFindings(state: EditionState): string[] {
   const findings: string[] = []
   const carried = new Map<string, number>()
   for (const sheet of state.sheets) {
-    const layers = livePullsOn(state, sheet).filter(pull => pull.kind === 'pull').map(pull => pull.layerId)
-    if (new Set(layers).size < layers.length) findings.push(`Sheet ${sheet.id} carries one layer twice. Void one of its pulls.`)
+    const layers = livePullsOn(state, sheet)
+      .filter((pull) => pull.kind === 'pull')
+      .map((pull) => pull.layerId)
+    if (new Set(layers).size < layers.length)
+      findings.push(`Sheet ${sheet.id} carries one layer twice. Void one of its pulls.`)
     if (sheet.parts.length === 0) for (const id of sheet.pulls) carried.set(id, (carried.get(id) ?? 0) + 1)
   }
   for (const pull of state.pulls) {
-    if (isLive(pull) && pull.sheetIds.length > 0 && !carried.has(pull.pullId)) findings.push(`Pull ${pull.ordinal} is counted but lies on no sheet.`)
-    if (!isLive(pull) && carried.has(pull.pullId)) findings.push(`Pull ${pull.ordinal} is void but still lies on a sheet.`)
+    if (isLive(pull) && pull.sheetIds.length > 0 && !carried.has(pull.pullId))
+      findings.push(`Pull ${pull.ordinal} is counted but lies on no sheet.`)
+    if (!isLive(pull) && carried.has(pull.pullId))
+      findings.push(`Pull ${pull.ordinal} is void but still lies on a sheet.`)
   }
   return findings
 }
@@ -134,7 +161,16 @@ export interface Figures {
 }
 
 export function figures(state: EditionState): Figures {
-  const result: Figures = { made: state.made, blank: 0, good: 0, doubtful: 0, rejects: 0, numbered: 0, signed: 0, alive: 0 }
+  const result: Figures = {
+    made: state.made,
+    blank: 0,
+    good: 0,
+    doubtful: 0,
+    rejects: 0,
+    numbered: 0,
+    signed: 0,
+    alive: 0,
+  }
   for (const { place } of standings(state)) {
     if (place.kind === 'blank') result.blank += 1
     if (place.kind === 'good' || place.kind === 'marked') result.good += 1

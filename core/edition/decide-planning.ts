@@ -9,29 +9,49 @@ const mostLayers = 40
 
 type Planning = 'start-edition' | 'change-plan' | 'add-layer' | 'change-layer' | 'set-zones' | 'set-press'
 
-
 function planFault(title: string, plan: EditionPlan): Decision | null {
   if (title.trim() === '') return refuse('title-missing', 'Give the edition a title, as it will be pencilled.', 'title')
   if (!Number.isInteger(plan.size) || plan.size < 1 || plan.size > 2000) {
     return refuse('size-range', `An edition has 1 to 2000 prints; ${plan.size} was given.`, 'size')
   }
   for (const [series, count] of Object.entries(plan.proofs)) {
-    if (!Number.isInteger(count) || count < 0 || count > 500) return refuse('proofs-range', `${series} takes 0 to 500 prints; ${count} was given.`, 'proofs')
+    if (!Number.isInteger(count) || count < 0 || count > 500)
+      return refuse('proofs-range', `${series} takes 0 to 500 prints; ${count} was given.`, 'proofs')
   }
-  if (plan.layersPlanned > mostLayers) return refuse('too-many-layers', `An edition takes at most ${mostLayers} layers; ${plan.layersPlanned} were given.`, 'layersPlanned')
+  if (plan.layersPlanned > mostLayers)
+    return refuse(
+      'too-many-layers',
+      `An edition takes at most ${mostLayers} layers; ${plan.layersPlanned} were given.`,
+      'layersPlanned',
+    )
   if (plan.start !== null && plan.start < goal(plan)) {
-    return refuse('start-below-goal', `${goal(plan)} good prints are wanted; they cannot come from ${plan.start} sheets. Start more, or want fewer.`, 'start')
+    return refuse(
+      'start-below-goal',
+      `${goal(plan)} good prints are wanted; they cannot come from ${plan.start} sheets. Start more, or want fewer.`,
+      'start',
+    )
   }
-  for (const [field, stated] of [['expected', plan.expected], ['finishing', plan.finishing]] as const) {
+  for (const [field, stated] of [
+    ['expected', plan.expected],
+    ['finishing', plan.finishing],
+  ] as const) {
     if (stated && !(stated.rate >= rateBounds.least && stated.rate <= rateBounds.most)) {
-      return refuse('rate-range', `A pass rate lies between ${rateBounds.least * 100} and ${rateBounds.most * 100} %; ${stated.rate * 100} % was given. Nothing is ever certain at a press.`, field)
+      return refuse(
+        'rate-range',
+        `A pass rate lies between ${rateBounds.least * 100} and ${rateBounds.most * 100} %; ${stated.rate * 100} % was given. Nothing is ever certain at a press.`,
+        field,
+      )
     }
   }
   return null
 }
 
 function noSuchLayer(): Decision {
-  return refuse('unknown-layer', 'That layer is not part of this edition. Reload the page and choose a layer from the list.', 'layerId')
+  return refuse(
+    'unknown-layer',
+    'That layer is not part of this edition. Reload the page and choose a layer from the list.',
+    'layerId',
+  )
 }
 
 /** A plan may change until the first number is signed; from then on its size only by amendment. */
@@ -47,9 +67,14 @@ export const planningRules: Rules<Planning> = {
     return {
       events: [
         editionEvent(edition, 'edition-started', { title: data.title.trim(), plan: data.plan }),
-        ...Array.from({ length: data.plan.layering === 'ahead' ? data.plan.layersPlanned : 1 }, (_, i) => (
-          editionEvent(edition, 'layer-added', { layerId: `${context.commandId}-${i + 1}`, name: `Layer ${i + 1}`, blocks: [], zones: [{ id: 'whole', name: 'whole block', batchId: null, batchName: '' }] })
-        )),
+        ...Array.from({ length: data.plan.layering === 'ahead' ? data.plan.layersPlanned : 1 }, (_, i) =>
+          editionEvent(edition, 'layer-added', {
+            layerId: `${context.commandId}-${i + 1}`,
+            name: `Layer ${i + 1}`,
+            blocks: [],
+            zones: [{ id: 'whole', name: 'whole block', batchId: null, batchName: '' }],
+          }),
+        ),
       ],
     }
   },
@@ -58,25 +83,45 @@ export const planningRules: Rules<Planning> = {
     const fault = planFault(data.title, data.plan)
     if (fault) return fault
     if (sizeIsFixed(edition, data.plan)) {
-      return refuse('size-fixed', 'A print is signed, so the size is fixed. Change it by an amendment, with a reason, under Sign.', 'size')
+      return refuse(
+        'size-fixed',
+        'A print is signed, so the size is fixed. Change it by an amendment, with a reason, under Sign.',
+        'size',
+      )
     }
     const schoolChanged = edition.plan!.sizeSchool !== data.plan.sizeSchool
     if (schoolChanged && edition.made > 0 && data.reason.trim() === '') {
-      return refuse('reason-missing', 'Sheets are torn already: say why the way of counting the edition changes.', 'reason')
+      return refuse(
+        'reason-missing',
+        'Sheets are torn already: say why the way of counting the edition changes.',
+        'reason',
+      )
     }
     for (const series of Object.keys(edition.seriesSize)) {
       const wanted = series === 'edition' ? data.plan.size : data.plan.proofs[series as 'AP']
-      const highest = Math.max(0, ...edition.sheets.filter(s => s.mark?.series === series).map(s => s.mark!.number))
-      if (wanted < highest) return refuse('size-below-numbers', `Number ${highest} of ${series} is given already. Take the numbers back first, or keep at least ${highest}.`, 'size')
+      const highest = Math.max(0, ...edition.sheets.filter((s) => s.mark?.series === series).map((s) => s.mark!.number))
+      if (wanted < highest)
+        return refuse(
+          'size-below-numbers',
+          `Number ${highest} of ${series} is given already. Take the numbers back first, or keep at least ${highest}.`,
+          'size',
+        )
     }
     return only(edition, 'plan-changed', { title: data.title.trim(), plan: data.plan, reason: data.reason })
   },
 
   'add-layer': ({ edition }, data, context) => {
-    if (edition.layers.length >= mostLayers) return refuse('too-many-layers', `An edition takes at most ${mostLayers} layers.`)
-    if (edition.sheets.some(sheet => sheet.mark)) return refuse('numbered', 'Prints are numbered. Take the numbers back before you add a layer.')
+    if (edition.layers.length >= mostLayers)
+      return refuse('too-many-layers', `An edition takes at most ${mostLayers} layers.`)
+    if (edition.sheets.some((sheet) => sheet.mark))
+      return refuse('numbered', 'Prints are numbered. Take the numbers back before you add a layer.')
     const name = data.name.trim() || `Layer ${edition.layers.length + 1}`
-    return only(edition, 'layer-added', { layerId: context.commandId, name, blocks: data.blocks, zones: [{ id: 'whole', name: 'whole block', batchId: null, batchName: '' }] })
+    return only(edition, 'layer-added', {
+      layerId: context.commandId,
+      name,
+      blocks: data.blocks,
+      zones: [{ id: 'whole', name: 'whole block', batchId: null, batchName: '' }],
+    })
   },
 
   'change-layer': ({ edition }, data) => {
@@ -91,7 +136,8 @@ export const planningRules: Rules<Planning> = {
     const zones = []
     for (const zone of data.zones) {
       const batch = zone.batchId === null ? undefined : batches?.get(zone.batchId)
-      if (zone.batchId !== null && (!batch || batch.name === '')) return refuse('unknown-batch', 'That ink batch is not here. Mix it first, or choose another.', 'zones')
+      if (zone.batchId !== null && (!batch || batch.name === ''))
+        return refuse('unknown-batch', 'That ink batch is not here. Mix it first, or choose another.', 'zones')
       zones.push({ ...zone, batchName: batch?.name ?? '' })
     }
     return only(edition, 'zones-set', { layerId: data.layerId, zones })
@@ -99,7 +145,8 @@ export const planningRules: Rules<Planning> = {
 
   'set-press': ({ edition, press }, data) => {
     if (!layerOf(edition, data.layerId)) return noSuchLayer()
-    if (!press || press.name === '') return refuse('unknown-press', 'That press is not here. Add it first, or choose another.', 'pressId')
+    if (!press || press.name === '')
+      return refuse('unknown-press', 'That press is not here. Add it first, or choose another.', 'pressId')
     const { layerId, pressId, ...setting } = data
     return only(edition, 'press-set', { layerId, setup: { pressId, pressName: press.name, ...setting } })
   },

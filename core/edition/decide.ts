@@ -16,7 +16,14 @@ export interface EditionCommand<T extends EditionCommandType = EditionCommandTyp
   expectedSeq?: number
 }
 
-const rules: Rules<EditionCommandType> = { ...planningRules, ...preparingRules, ...inkingRules, ...pullingRules, ...curatingRules, ...numberingRules }
+const rules: Rules<EditionCommandType> = {
+  ...planningRules,
+  ...preparingRules,
+  ...inkingRules,
+  ...pullingRules,
+  ...curatingRules,
+  ...numberingRules,
+}
 
 /** A late tap is stored all the same; everything else is refused on a closed edition. */
 const takenWhenClosed: ReadonlySet<string> = new Set<EditionCommandType>(['pull', 'reopen', 'settle-dispute'])
@@ -28,15 +35,22 @@ const takenWhenClosed: ReadonlySet<string> = new Set<EditionCommandType>(['pull'
 export function decideEdition(states: EditionStates, command: EditionCommand, context: Context): Decision {
   const { edition } = states
   if (command.type === 'start-edition') {
-    if (edition.plan !== null) return refuse('already-started', 'This edition has been started already. Open it from Editions.')
+    if (edition.plan !== null)
+      return refuse('already-started', 'This edition has been started already. Open it from Editions.')
   } else if (edition.plan === null) {
     return refuse('unknown-edition', 'There is no such edition here. Go back to Editions and open it from the list.')
   }
   if (edition.closedAt !== null && !takenWhenClosed.has(command.type)) {
-    return refuse('closed', 'This edition is closed and can only be read. Reopen it, with a reason, to change anything.')
+    return refuse(
+      'closed',
+      'This edition is closed and can only be read. Reopen it, with a reason, to change anything.',
+    )
   }
   if (guardedCommands.has(command.type) && command.expectedSeq !== edition.seq) {
-    return refuse('stale', 'Someone changed this edition while you were looking. See how it stands now, then do it again.')
+    return refuse(
+      'stale',
+      'Someone changed this edition while you were looking. See how it stands now, then do it again.',
+    )
   }
   const rule = rules[command.type] as Rule<EditionCommandType>
   return rule(states, command.data, context)

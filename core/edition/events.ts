@@ -74,44 +74,52 @@ export interface BlockStateData {
 
 /** Every event of an edition's stream, by type. */
 export interface EditionEvents {
-  'edition-started': { title: string, plan: EditionPlan }
-  'plan-changed': { title: string, plan: EditionPlan, reason: string }
-  'layer-added': { layerId: string, name: string, blocks: string[], zones: Zone[] }
-  'layer-changed': { layerId: string, name: string, blocks: string[], routine: string, stackOrder: StackOrder }
-  'zones-set': { layerId: string, zones: Zone[] }
-  'press-set': { layerId: string, setup: PressSetup }
+  'edition-started': { title: string; plan: EditionPlan }
+  'plan-changed': { title: string; plan: EditionPlan; reason: string }
+  'layer-added': { layerId: string; name: string; blocks: string[]; zones: Zone[] }
+  'layer-changed': { layerId: string; name: string; blocks: string[]; routine: string; stackOrder: StackOrder }
+  'zones-set': { layerId: string; zones: Zone[] }
+  'press-set': { layerId: string; setup: PressSetup }
   'piece-planned': { piece: PiecePlan }
-  'sheets-torn': { lotId: string, lotName: string, lotSheets: number, count: number, pricePerLotSheet: number, width: number, height: number }
-  'block-prepared': { blockId: string, block: BlockDescription }
-  'block-changed': { blockId: string, block: BlockDescription }
+  'sheets-torn': {
+    lotId: string
+    lotName: string
+    lotSheets: number
+    count: number
+    pricePerLotSheet: number
+    width: number
+    height: number
+  }
+  'block-prepared': { blockId: string; block: BlockDescription }
+  'block-changed': { blockId: string; block: BlockDescription }
   'block-state-recorded': BlockStateData
-  'exposure-found': { blockId: string, exposure: ExposureRecord }
-  'register-drawn': { register: RegisterPlan, formatId: string | null }
-  'roll-up-set': { layerId: string, rollUp: RollUp }
-  'inked-share-found': { blockId: string, share: number, reading: ShareReading | null }
+  'exposure-found': { blockId: string; exposure: ExposureRecord }
+  'register-drawn': { register: RegisterPlan; formatId: string | null }
+  'roll-up-set': { layerId: string; rollUp: RollUp }
+  'inked-share-found': { blockId: string; share: number; reading: ShareReading | null }
   'overprint-planned': { overprint: OverprintPlan }
-  'blend-planned': { layerId: string, blend: BlendPlan | null }
-  'pulled': PullData
+  'blend-planned': { layerId: string; blend: BlendPlan | null }
+  pulled: PullData
   'pull-disputed': DisputedPullData
-  'dispute-settled': { pullId: string, outcome: 'void' | 'move', sheetId: number | null, reason: string }
-  'pull-judged': { pullId: string, verdict: Verdict, faults: string[], rescued: Rescue | null, reason: string }
-  'pull-voided': { pullId: string, reason: string }
+  'dispute-settled': { pullId: string; outcome: 'void' | 'move'; sheetId: number | null; reason: string }
+  'pull-judged': { pullId: string; verdict: Verdict; faults: string[]; rescued: Rescue | null; reason: string }
+  'pull-voided': { pullId: string; reason: string }
   'pull-restored': { pullId: string }
-  'adjusted': { adjustmentId: string, layerId: string, kind: AdjustmentKind, note: string }
+  adjusted: { adjustmentId: string; layerId: string; kind: AdjustmentKind; note: string }
   'adjustment-voided': { adjustmentId: string }
-  'bat-set': { pullId: string, replaced: string | null, reason: string }
-  'declared-dry': { layerId: string, sheetIds: number[] }
+  'bat-set': { pullId: string; replaced: string | null; reason: string }
+  'declared-dry': { layerId: string; sheetIds: number[] }
   'block-cut-further': { layerId: string }
-  'sheet-spoiled': { sheetId: number, fault: string, reason: string }
-  'sheet-recovered': { sheetId: number, reason: string }
-  'sheet-split': { sheetId: number, parts: number[] }
-  'sheet-curated': { sheetId: number, verdict: Verdict, reason: string }
-  'numbers-given': { series: Series, size: number, assignments: { sheetId: number, number: number }[] }
-  'numbers-withdrawn': { series: Series, reason: string }
+  'sheet-spoiled': { sheetId: number; fault: string; reason: string }
+  'sheet-recovered': { sheetId: number; reason: string }
+  'sheet-split': { sheetId: number; parts: number[] }
+  'sheet-curated': { sheetId: number; verdict: Verdict; reason: string }
+  'numbers-given': { series: Series; size: number; assignments: { sheetId: number; number: number }[] }
+  'numbers-withdrawn': { series: Series; reason: string }
   'print-signed': { sheetId: number }
-  'signing-withdrawn': { sheetId: number, reason: string }
-  'print-destroyed': { sheetId: number, reason: string, replaceable: boolean }
-  'size-amended': { size: number, proofs: EditionPlan['proofs'], reason: string }
+  'signing-withdrawn': { sheetId: number; reason: string }
+  'print-destroyed': { sheetId: number; reason: string; replaceable: boolean }
+  'size-amended': { size: number; proofs: EditionPlan['proofs']; reason: string }
   'edition-closed': { note: string }
   'edition-reopened': { reason: string }
 }

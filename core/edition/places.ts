@@ -6,17 +6,17 @@ import { type EditionState, type Sheet, layerNumber, livePullsOn } from './state
 export type Place =
   | { kind: 'split' }
   | { kind: 'destroyed' }
-  | { kind: 'reject', layer: number, faults: string[] }
+  | { kind: 'reject'; layer: number; faults: string[] }
   | { kind: 'bat' }
-  | { kind: 'proof', proof: ProofKind | 'warm-up' | 'ghost' | 'practice' }
-  | { kind: 'marked', series: Series, number: number, signed: boolean }
+  | { kind: 'proof'; proof: ProofKind | 'warm-up' | 'ghost' | 'practice' }
+  | { kind: 'marked'; series: Series; number: number; signed: boolean }
   | { kind: 'blank' }
-  | { kind: 'drying', layer: number }
-  | { kind: 'waiting', layer: number }
-  | { kind: 'doubtful', layer: number }
+  | { kind: 'drying'; layer: number }
+  | { kind: 'waiting'; layer: number }
+  | { kind: 'doubtful'; layer: number }
   /** Misses a layer whose block has been cut further: it can never become a print. */
-  | { kind: 'left behind', layer: number }
-  | { kind: 'good', curated: boolean }
+  | { kind: 'left behind'; layer: number }
+  | { kind: 'good'; curated: boolean }
 
 /** The verdict that stands on a sheet: the curator's if there is one, else the harshest of its live pulls. */
 export function standingVerdict(state: EditionState, sheet: Sheet): Verdict {
@@ -24,17 +24,19 @@ export function standingVerdict(state: EditionState, sheet: Sheet): Verdict {
   const newest = pulls.at(-1)
   // A pull judged after curating speaks again: the curator had not seen it.
   if (sheet.curated && (newest === undefined || newest.seq < sheet.curated.seq)) return sheet.curated.verdict
-  return worst(pulls.map(pull => pull.verdict))
+  return worst(pulls.map((pull) => pull.verdict))
 }
 
 /** Ids of the layers that are on a sheet, in the order they were pulled. */
 export function layersOn(state: EditionState, sheet: Sheet): string[] {
-  return livePullsOn(state, sheet).filter(pull => pull.kind === 'pull').map(pull => pull.layerId)
+  return livePullsOn(state, sheet)
+    .filter((pull) => pull.kind === 'pull')
+    .map((pull) => pull.layerId)
 }
 
 export function hasEveryLayer(state: EditionState, sheet: Sheet): boolean {
   const on = layersOn(state, sheet)
-  return state.layers.length > 0 && state.layers.every(layer => on.includes(layer.id))
+  return state.layers.length > 0 && state.layers.every((layer) => on.includes(layer.id))
 }
 
 /** Where a sheet is now. */
@@ -42,16 +44,21 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
   if (sheet.parts.length > 0) return { kind: 'split' }
   if (sheet.destroyed) return { kind: 'destroyed' }
   const pulls = livePullsOn(state, sheet)
-  const on = pulls.filter(pull => pull.kind === 'pull')
-  const reached = Math.max(0, ...on.map(pull => layerNumber(state, pull.layerId)))
+  const on = pulls.filter((pull) => pull.kind === 'pull')
+  const reached = Math.max(0, ...on.map((pull) => layerNumber(state, pull.layerId)))
   const verdict = standingVerdict(state, sheet)
-  const other = pulls.find(pull => pull.kind !== 'pull')
+  const other = pulls.find((pull) => pull.kind !== 'pull')
   if (sheet.spoiled) return { kind: 'reject', layer: reached, faults: [sheet.spoiled.fault] }
   if (other && state.bat?.pullId === other.pullId) return { kind: 'bat' }
-  if (other) return { kind: 'proof', proof: other.kind === 'proof' ? other.proofKind ?? 'WP' : other.kind === 'pull' ? 'WP' : other.kind }
-  if (verdict === 'reject') return { kind: 'reject', layer: reached, faults: [...new Set(on.flatMap(pull => pull.faults))] }
+  if (other)
+    return {
+      kind: 'proof',
+      proof: other.kind === 'proof' ? (other.proofKind ?? 'WP') : other.kind === 'pull' ? 'WP' : other.kind,
+    }
+  if (verdict === 'reject')
+    return { kind: 'reject', layer: reached, faults: [...new Set(on.flatMap((pull) => pull.faults))] }
   if (sheet.mark) return { kind: 'marked', series: sheet.mark.series, number: sheet.mark.number, signed: sheet.signed }
-  const missed = state.layers.findIndex(layer => layer.cutFurther && !on.some(pull => pull.layerId === layer.id))
+  const missed = state.layers.findIndex((layer) => layer.cutFurther && !on.some((pull) => pull.layerId === layer.id))
   if (missed >= 0) return { kind: 'left behind', layer: missed + 1 }
   if (on.length === 0) return { kind: 'blank' }
   if (verdict === 'doubtful') return { kind: 'doubtful', layer: reached }
@@ -74,7 +81,12 @@ const standingsOf = new WeakMap<EditionState, Standing[]>()
 export function standings(state: EditionState): readonly Standing[] {
   let known = standingsOf.get(state)
   if (!known) {
-    known = state.sheets.map(sheet => ({ sheet, place: placeOf(state, sheet), layers: layersOn(state, sheet), verdict: standingVerdict(state, sheet) }))
+    known = state.sheets.map((sheet) => ({
+      sheet,
+      place: placeOf(state, sheet),
+      layers: layersOn(state, sheet),
+      verdict: standingVerdict(state, sheet),
+    }))
     standingsOf.set(state, known)
   }
   return known
@@ -82,5 +94,12 @@ export function standings(state: EditionState): readonly Standing[] {
 
 /** Alive: may still become a print of the edition. */
 export function isAlive(place: Place): boolean {
-  return place.kind === 'blank' || place.kind === 'drying' || place.kind === 'waiting' || place.kind === 'doubtful' || place.kind === 'good' || place.kind === 'marked'
+  return (
+    place.kind === 'blank' ||
+    place.kind === 'drying' ||
+    place.kind === 'waiting' ||
+    place.kind === 'doubtful' ||
+    place.kind === 'good' ||
+    place.kind === 'marked'
+  )
 }

@@ -5,9 +5,8 @@ import { editionRecord, sheetLines } from './record'
 import { emptyStudio } from '../stores/studio'
 import { setupInForce } from './state'
 
-const change = (table: PressTable, more: Partial<EditionPlan>, reason = '', title = 'Tide Gauge') => (
+const change = (table: PressTable, more: Partial<EditionPlan>, reason = '', title = 'Tide Gauge') =>
   table.give('change-plan', { title, plan: { ...table.edition.plan!, ...more }, reason }).refusal?.code
-)
 
 describe('the plan', () => {
   it('wants the edition and the proofs promised', () => {
@@ -37,8 +36,11 @@ describe('the plan', () => {
     expect(change(table, { sizeSchool: 'counted' })).toBe('reason-missing')
     expect(change(table, { sizeSchool: 'counted' }, 'the block is wearing')).toBeUndefined()
     expect(change(table, { size: 6 })).toBeUndefined()
-    expect(table.edition.earlierPlans.map(earlier => [earlier.plan.size, earlier.plan.sizeSchool, earlier.reason])).toEqual([
-      [4, 'declared', 'the block is wearing'], [4, 'counted', ''],
+    expect(
+      table.edition.earlierPlans.map((earlier) => [earlier.plan.size, earlier.plan.sizeSchool, earlier.reason]),
+    ).toEqual([
+      [4, 'declared', 'the block is wearing'],
+      [4, 'counted', ''],
     ])
   })
 
@@ -55,11 +57,31 @@ describe('layers', () => {
     table.must('add-layer', { name: ' ', blocks: [] })
     const [first, second] = table.edition.layers
     expect(second!.name).toBe('Layer 2')
-    table.must('change-layer', { layerId: first!.id, name: 'sand', blocks: ['a', 'b'], routine: 'charge, pass', stackOrder: 'pulled' })
+    table.must('change-layer', {
+      layerId: first!.id,
+      name: 'sand',
+      blocks: ['a', 'b'],
+      routine: 'charge, pass',
+      stackOrder: 'pulled',
+    })
     expect(table.edition.layers[0]).toMatchObject({ name: 'sand', blocks: ['a', 'b'], routine: 'charge, pass' })
     expect(setupInForce(table.edition.layers[0]!)).toBeNull()
     for (const type of ['change-layer', 'set-zones', 'set-press', 'declare-dry', 'cut-further', 'adjust'] as const) {
-      const data = { layerId: 'none', name: '', blocks: [], routine: '', stackOrder: 'pulled', zones: [], pressId: '', packing: [], left: {}, right: {}, note: '', sheetIds: [1], kind: 'packing' }
+      const data = {
+        layerId: 'none',
+        name: '',
+        blocks: [],
+        routine: '',
+        stackOrder: 'pulled',
+        zones: [],
+        pressId: '',
+        packing: [],
+        left: {},
+        right: {},
+        note: '',
+        sheetIds: [1],
+        kind: 'packing',
+      }
       expect(table.give(type, data as never).refusal?.code, type).toBe('unknown-layer')
     }
   })
@@ -102,7 +124,9 @@ describe('undoing at the bench', () => {
     const pull = table.pull(2)
     expect(voiding(pull)).toBeUndefined()
     expect(voiding(pull)).toBe('voided')
-    expect(table.give('judge-pull', { pullId: pull, verdict: 'good', faults: [], rescued: null, reason: '' }).refusal?.code).toBe('voided')
+    expect(
+      table.give('judge-pull', { pullId: pull, verdict: 'good', faults: [], rescued: null, reason: '' }).refusal?.code,
+    ).toBe('voided')
     expect(table.give('set-bat', { pullId: pull, reason: 'x' }).refusal?.code).toBe('not-live')
     expect(table.give('restore-pull', { pullId: proof }).refusal?.code).toBe('not-void')
   })
@@ -112,7 +136,10 @@ describe('undoing at the bench', () => {
     const pull = table.pull(1)
     table.must('split-sheet', { sheetId: 1 })
     expect(table.give('void-pull', { pullId: pull, reason: '' }).refusal?.code).toBe('split')
-    expect(table.edition.sheets.slice(2).map(sheet => [sheet.id, sheet.cutFrom, sheet.pulls])).toEqual([[3, 1, [pull]], [4, 1, [pull]]])
+    expect(table.edition.sheets.slice(2).map((sheet) => [sheet.id, sheet.cutFrom, sheet.pulls])).toEqual([
+      [3, 1, [pull]],
+      [4, 1, [pull]],
+    ])
     expect(table.give('split-sheet', { sheetId: 1 }).refusal?.code).toBe('split')
     expect(table.give('spoil-sheet', { sheetId: 1, fault: 'handling', reason: '' }).refusal?.code).toBe('split')
   })
@@ -121,7 +148,8 @@ describe('undoing at the bench', () => {
 describe('spoiling and curating', () => {
   it('spoils once, with a known fault, and recovers with a reason', () => {
     const table = new PressTable().tear(2)
-    const spoil = (fault: string, sheetId = 1) => table.give('spoil-sheet', { sheetId, fault, reason: '' }).refusal?.code
+    const spoil = (fault: string, sheetId = 1) =>
+      table.give('spoil-sheet', { sheetId, fault, reason: '' }).refusal?.code
     expect(spoil('gremlin')).toBe('unknown-fault')
     expect(spoil('handling', 9)).toBe('unknown-sheet')
     expect(spoil('handling')).toBeUndefined()
@@ -154,11 +182,21 @@ describe('the edition record', () => {
     table.must('destroy-print', { sheetId: 2, reason: 'flood' })
     table.pull(3, { verdict: 'reject', faults: ['salt'] })
     table.must('close', { note: 'block scored' })
-    const record = editionRecord(table.edition, { ...emptyStudio(), name: 'Rope Works' }, id => (id === 'p1' ? 'Ansa Quill' : id))
+    const record = editionRecord(table.edition, { ...emptyStudio(), name: 'Rope Works' }, (id) =>
+      id === 'p1' ? 'Ansa Quill' : id,
+    )
     expect(record).toMatchObject({
-      studio: 'Rope Works', title: 'Tide Gauge', closingNote: 'block scored', impressions: 5, paper: [{ name: 'cream laid', pieces: 6 }],
-      layers: [{ name: 'Layer 1', pulls: 3, rejects: 1 }], series: [{ series: 'edition', size: 2, given: 1, signed: 1, destroyed: 1 }],
-      proofs: [{ kind: 'SP', count: 1 }, { kind: 'warm-up', count: 1 }],
+      studio: 'Rope Works',
+      title: 'Tide Gauge',
+      closingNote: 'block scored',
+      impressions: 5,
+      paper: [{ name: 'cream laid', pieces: 6 }],
+      layers: [{ name: 'Layer 1', pulls: 3, rejects: 1 }],
+      series: [{ series: 'edition', size: 2, given: 1, signed: 1, destroyed: 1 }],
+      proofs: [
+        { kind: 'SP', count: 1 },
+        { kind: 'warm-up', count: 1 },
+      ],
     })
     expect(record.sheets[1]).toMatchObject({ place: 'destroyed', number: '2/2', reason: 'flood' })
     expect(record.sheets[2]).toMatchObject({ place: 'reject', faults: 'salt', verdict: 'reject' })

@@ -20,14 +20,14 @@ export interface EditionRecord {
   startedAt: string
   closedAt: string | null
   closingNote: string
-  paper: { name: string, largeSheets: number, pieces: number }[]
-  layers: { name: string, press: string, packing: string, inks: string[], pulls: number, rejects: number }[]
-  series: { series: Series, size: number, given: number, signed: number, destroyed: number }[]
-  proofs: { kind: string, count: number }[]
+  paper: { name: string; largeSheets: number; pieces: number }[]
+  layers: { name: string; press: string; packing: string; inks: string[]; pulls: number; rejects: number }[]
+  series: { series: Series; size: number; given: number; signed: number; destroyed: number }[]
+  proofs: { kind: string; count: number }[]
   count: Count
   impressions: number
-  bat: { pull: number, at: string } | null
-  amendments: { size: number, reason: string, at: string, by: string }[]
+  bat: { pull: number; at: string } | null
+  amendments: { size: number; reason: string; at: string; by: string }[]
   sheets: SheetLine[]
 }
 
@@ -56,8 +56,8 @@ export function sheetLines(state: EditionState): SheetLine[] {
       number: mark && state.plan ? numberAsWritten(state.plan, mark, state.seriesSize[mark.series] ?? 0) : '',
       signed: sheet.signed ? 'signed' : '',
       paper: sheet.lotName,
-      pulls: pulls.map(pull => pull.ordinal).join(' '),
-      faults: [...new Set(pulls.flatMap(pull => pull.faults))].map(faultWord).join(', '),
+      pulls: pulls.map((pull) => pull.ordinal).join(' '),
+      faults: [...new Set(pulls.flatMap((pull) => pull.faults))].map(faultWord).join(', '),
       reason: sheet.destroyed?.reason ?? sheet.spoiled?.reason ?? sheet.curated?.reason ?? '',
     }
   })
@@ -70,31 +70,54 @@ export function sheetLines(state: EditionState): SheetLine[] {
 export function editionRecord(state: EditionState, studio: StudioState, nameOf: (id: string) => string): EditionRecord {
   const plan = state.plan!
   const live = state.pulls.filter(isLive)
-  const kinds = [...new Set(live.filter(pull => pull.kind !== 'pull').map(pull => pull.proofKind ?? pull.kind))]
+  const kinds = [...new Set(live.filter((pull) => pull.kind !== 'pull').map((pull) => pull.proofKind ?? pull.kind))]
   return {
-    format: 'ample-tally edition record', version: 1, studio: studio.name, title: state.title, artist: plan.artist, year: plan.year,
-    method: plan.method, plan, startedAt: state.startedAt, closedAt: state.closedAt, closingNote: state.closingNote,
-    paper: state.torn.map(torn => ({ name: torn.lotName, largeSheets: torn.lotSheets, pieces: torn.count })),
+    format: 'ample-tally edition record',
+    version: 1,
+    studio: studio.name,
+    title: state.title,
+    artist: plan.artist,
+    year: plan.year,
+    method: plan.method,
+    plan,
+    startedAt: state.startedAt,
+    closedAt: state.closedAt,
+    closingNote: state.closingNote,
+    paper: state.torn.map((torn) => ({ name: torn.lotName, largeSheets: torn.lotSheets, pieces: torn.count })),
     layers: state.layers.map((layer) => {
       const setup = setupInForce(layer)
-      const pulls = live.filter(pull => pull.layerId === layer.id && pull.kind === 'pull')
+      const pulls = live.filter((pull) => pull.layerId === layer.id && pull.kind === 'pull')
       return {
-        name: layer.name, press: setup?.pressName ?? '', packing: setup?.packing.map(piece => `${piece.name} ${piece.thickness} mm`).join(', ') ?? '',
-        inks: layer.zones.map(zone => zone.batchName).filter(name => name !== ''), pulls: pulls.length,
-        rejects: pulls.filter(pull => pull.verdict === 'reject').length,
+        name: layer.name,
+        press: setup?.pressName ?? '',
+        packing: setup?.packing.map((piece) => `${piece.name} ${piece.thickness} mm`).join(', ') ?? '',
+        inks: layer.zones.map((zone) => zone.batchName).filter((name) => name !== ''),
+        pulls: pulls.length,
+        rejects: pulls.filter((pull) => pull.verdict === 'reject').length,
       }
     }),
-    series: allSeries.filter(series => state.seriesSize[series] !== undefined).map((series) => {
-      const marked = state.sheets.filter(sheet => sheet.mark?.series === series)
-      return {
-        series, size: state.seriesSize[series]!, given: marked.filter(sheet => !sheet.destroyed).length,
-        signed: marked.filter(sheet => sheet.signed && !sheet.destroyed).length, destroyed: marked.filter(sheet => sheet.destroyed).length,
-      }
-    }),
-    proofs: kinds.map(kind => ({ kind, count: live.filter(pull => pull.kind !== 'pull' && (pull.proofKind ?? pull.kind) === kind).length })),
-    count: countEdition(state), impressions: live.length,
-    bat: state.bat ? { pull: live.find(pull => pull.pullId === state.bat!.pullId)?.ordinal ?? 0, at: state.bat.at } : null,
-    amendments: state.amendments.map(amendment => ({ ...amendment, by: nameOf(amendment.by) })),
+    series: allSeries
+      .filter((series) => state.seriesSize[series] !== undefined)
+      .map((series) => {
+        const marked = state.sheets.filter((sheet) => sheet.mark?.series === series)
+        return {
+          series,
+          size: state.seriesSize[series]!,
+          given: marked.filter((sheet) => !sheet.destroyed).length,
+          signed: marked.filter((sheet) => sheet.signed && !sheet.destroyed).length,
+          destroyed: marked.filter((sheet) => sheet.destroyed).length,
+        }
+      }),
+    proofs: kinds.map((kind) => ({
+      kind,
+      count: live.filter((pull) => pull.kind !== 'pull' && (pull.proofKind ?? pull.kind) === kind).length,
+    })),
+    count: countEdition(state),
+    impressions: live.length,
+    bat: state.bat
+      ? { pull: live.find((pull) => pull.pullId === state.bat!.pullId)?.ordinal ?? 0, at: state.bat.at }
+      : null,
+    amendments: state.amendments.map((amendment) => ({ ...amendment, by: nameOf(amendment.by) })),
     sheets: sheetLines(state),
   }
 }

@@ -19,11 +19,19 @@ export interface EditionStates {
   studio: StudioState
 }
 
-export type Rule<T extends EditionCommandType> = (states: EditionStates, data: EditionCommands[T], context: Context) => Decision
+export type Rule<T extends EditionCommandType> = (
+  states: EditionStates,
+  data: EditionCommands[T],
+  context: Context,
+) => Decision
 export type Rules<T extends EditionCommandType> = { [K in T]: Rule<K> }
 
 /** One edition event, ready for the ledger. */
-export function editionEvent<T extends EditionEventType>(state: EditionState, type: T, data: EditionEvents[T]): NewEvent<T, EditionEvents[T]> {
+export function editionEvent<T extends EditionEventType>(
+  state: EditionState,
+  type: T,
+  data: EditionEvents[T],
+): NewEvent<T, EditionEvents[T]> {
   return { stream: state.stream, type, version: versionOf(type), data }
 }
 

@@ -5,7 +5,8 @@ import { countEdition } from './count'
 import { pullOf, sheetOf } from './state'
 import { placeOf } from './places'
 
-const rows = (table: PressTable) => Object.fromEntries(countEdition(table.edition).rows.map(row => [row.key, row.sheets]))
+const rows = (table: PressTable) =>
+  Object.fromEntries(countEdition(table.edition).rows.map((row) => [row.key, row.sheets]))
 const code = (given: { refusal?: { code: string } }) => given.refusal?.code
 
 describe('rule 1: every sheet in exactly one place', () => {
@@ -18,14 +19,17 @@ describe('rule 1: every sheet in exactly one place', () => {
     table.pull(4, { kind: 'proof', proofKind: 'WP' })
     table.must('spoil-sheet', { sheetId: 5, fault: 'handling', reason: 'dropped' })
     table.must('split-sheet', { sheetId: 6 })
-    expect(rows(table)).toEqual({ 'blank': 4, 'good': 1, 'doubtful': 1, 'proof-WP': 1, 'rejects-0': 1, 'rejects-1': 1 })
+    expect(rows(table)).toEqual({ blank: 4, good: 1, doubtful: 1, 'proof-WP': 1, 'rejects-0': 1, 'rejects-1': 1 })
     const count = countEdition(table.edition)
     expect(count).toMatchObject({ made: 9, total: 9, balances: true, findings: [] })
   })
 
   it('says what is wrong when a ledger does not add up', () => {
     const table = new PressTable().tear(3)
-    expect(countEdition({ ...table.edition, made: 4 })).toMatchObject({ balances: false, findings: ['1 of 4 sheets are in no place. Look at what was torn and split.'] })
+    expect(countEdition({ ...table.edition, made: 4 })).toMatchObject({
+      balances: false,
+      findings: ['1 of 4 sheets are in no place. Look at what was torn and split.'],
+    })
   })
 })
 
@@ -38,7 +42,7 @@ describe('rule 2: nothing is deleted', () => {
     expect(rows(table)).toEqual({ blank: 2 })
     table.must('restore-pull', { pullId: id })
     expect(rows(table)).toEqual({ blank: 1, good: 1 })
-    expect(table.events.filter(e => e.type.startsWith('pull'))).toHaveLength(3)
+    expect(table.events.filter((e) => e.type.startsWith('pull'))).toHaveLength(3)
   })
 
   it('does not bring back a pull whose sheet met the block again', () => {
@@ -52,17 +56,33 @@ describe('rule 2: nothing is deleted', () => {
 
 describe('rule 3: no reject, proof, ghost or practice pull carries a number', () => {
   it.each([
-    [{ verdict: 'reject' as const }], [{ kind: 'proof' as const }], [{ kind: 'ghost' as const }], [{ kind: 'practice' as const }], [{ kind: 'warm-up' as const }],
+    [{ verdict: 'reject' as const }],
+    [{ kind: 'proof' as const }],
+    [{ kind: 'ghost' as const }],
+    [{ kind: 'practice' as const }],
+    [{ kind: 'warm-up' as const }],
   ])('refuses %o', (more) => {
     const table = new PressTable().tear(2)
     table.pull(1, more)
-    expect(code(table.give('give-numbers', { series: 'edition', size: 4, assignments: [{ sheetId: 1, number: 1 }] }))).toBe('not-good')
+    expect(
+      code(table.give('give-numbers', { series: 'edition', size: 4, assignments: [{ sheetId: 1, number: 1 }] })),
+    ).toBe('not-good')
   })
 
   it('holds a numbered print to its verdict', () => {
     const table = new PressTable().tear(4).number(2)
     expect(code(table.give('curate', { sheetId: 1, verdict: 'reject', reason: 'salt seen late' }))).toBe('numbered')
-    expect(code(table.give('judge-pull', { pullId: table.edition.pulls[0]!.pullId, verdict: 'reject', faults: [], rescued: null, reason: '' }))).toBe('numbered')
+    expect(
+      code(
+        table.give('judge-pull', {
+          pullId: table.edition.pulls[0]!.pullId,
+          verdict: 'reject',
+          faults: [],
+          rescued: null,
+          reason: '',
+        }),
+      ),
+    ).toBe('numbered')
     expect(code(table.give('spoil-sheet', { sheetId: 1, fault: 'handling', reason: '' }))).toBe('numbered')
   })
 })
@@ -72,7 +92,8 @@ describe('rule 4: a number is used once, within its series', () => {
     const table = new PressTable().tear(6).number(2)
     table.pull(3)
     table.must('curate', { sheetId: 3, verdict: 'good', reason: '' })
-    const give = (number: number) => code(table.give('give-numbers', { series: 'edition', size: 4, assignments: [{ sheetId: 3, number }] }))
+    const give = (number: number) =>
+      code(table.give('give-numbers', { series: 'edition', size: 4, assignments: [{ sheetId: 3, number }] }))
     expect(give(2)).toBe('number-used')
     expect(give(5)).toBe('number-range')
     expect(give(0)).toBe('number-range')
@@ -86,17 +107,25 @@ describe('rule 4: a number is used once, within its series', () => {
     expect(table.edition.seriesSize.edition).toBe(4)
     table.pull(3)
     table.must('curate', { sheetId: 3, verdict: 'good', reason: '' })
-    expect(code(table.give('give-numbers', { series: 'edition', size: 3, assignments: [{ sheetId: 3, number: 3 }] }))).toBe('size-declared')
+    expect(
+      code(table.give('give-numbers', { series: 'edition', size: 3, assignments: [{ sheetId: 3, number: 3 }] })),
+    ).toBe('size-declared')
   })
 
   it('retires the number of a destroyed print unless the studio replaces it', () => {
     for (const destroyedNumber of ['retired', 'replaced'] as const) {
       const table = new PressTable().tear(4).number(2)
-      table.submit({ type: 'set-studio', stream: 'studio', data: { name: 'Rope Works', line: plan.line, destroyedNumber, currency: '€' } })
+      table.submit({
+        type: 'set-studio',
+        stream: 'studio',
+        data: { name: 'Rope Works', line: plan.line, destroyedNumber, currency: '€' },
+      })
       table.must('destroy-print', { sheetId: 2, reason: 'water damage' })
       table.pull(3)
       table.must('curate', { sheetId: 3, verdict: 'good', reason: '' })
-      expect(code(table.give('give-numbers', { series: 'edition', size: 4, assignments: [{ sheetId: 3, number: 2 }] }))).toBe(destroyedNumber === 'retired' ? 'number-used' : undefined)
+      expect(
+        code(table.give('give-numbers', { series: 'edition', size: 4, assignments: [{ sheetId: 3, number: 2 }] })),
+      ).toBe(destroyedNumber === 'retired' ? 'number-used' : undefined)
       expect(countEdition(table.edition).findings).toEqual([])
     }
   })
@@ -126,10 +155,15 @@ describe('rule 6: the first signature fixes the size', () => {
   it('wants an amendment with a reason', () => {
     const table = new PressTable().tear(4).number(2)
     table.must('sign', { sheetId: 1 })
-    expect(code(table.give('change-plan', { title: 'Tide Gauge', plan: { ...plan, size: 6 }, reason: '' }))).toBe('size-fixed')
+    expect(code(table.give('change-plan', { title: 'Tide Gauge', plan: { ...plan, size: 6 }, reason: '' }))).toBe(
+      'size-fixed',
+    )
     expect(code(table.give('amend-size', { size: 6, proofs: plan.proofs, reason: ' ' }))).toBe('reason-missing')
     table.must('amend-size', { size: 3, proofs: plan.proofs, reason: 'paper ran out' })
-    expect(table.edition).toMatchObject({ seriesSize: { edition: 3 }, amendments: [{ size: 3, reason: 'paper ran out' }] })
+    expect(table.edition).toMatchObject({
+      seriesSize: { edition: 3 },
+      amendments: [{ size: 3, reason: 'paper ran out' }],
+    })
     expect(code(table.give('amend-size', { size: 1, proofs: plan.proofs, reason: 'less' }))).toBe('size-below-numbers')
     expect(code(table.give('withdraw-numbers', { series: 'edition', reason: 'again' }))).toBeUndefined()
     expect(sheetOf(table.edition, 1)!.mark).toEqual({ series: 'edition', number: 1 })
@@ -189,9 +223,18 @@ describe('rules 7 and 8: layers in order, on dry sheets, until the block is cut'
     const { table } = twoLayers()
     table.pull(1)
     const late = table.pull(1)
-    expect(code(table.give('settle-dispute', { pullId: late, outcome: 'move', sheetId: 1, reason: 'x' }))).toBe('layer-twice')
+    expect(code(table.give('settle-dispute', { pullId: late, outcome: 'move', sheetId: 1, reason: 'x' }))).toBe(
+      'layer-twice',
+    )
     table.must('settle-dispute', { pullId: late, outcome: 'move', sheetId: 2, reason: 'was the second sheet' })
-    expect(countEdition(table.edition)).toMatchObject({ disputed: 0, balances: true, rows: [{ key: 'blank', sheets: 2 }, { key: 'drying-1', sheets: 2 }] })
+    expect(countEdition(table.edition)).toMatchObject({
+      disputed: 0,
+      balances: true,
+      rows: [
+        { key: 'blank', sheets: 2 },
+        { key: 'drying-1', sheets: 2 },
+      ],
+    })
     const other = table.pull(2)
     table.must('settle-dispute', { pullId: other, outcome: 'void', sheetId: null, reason: 'never pulled' })
     expect(countEdition(table.edition)).toMatchObject({ disputed: 0, balances: true })
@@ -203,11 +246,17 @@ describe('rule 9: one BAT at a time', () => {
     const table = new PressTable().tear(3)
     const good = table.pull(1)
     expect(code(table.give('set-bat', { pullId: good, reason: '' }))).toBe('not-a-proof')
-    const [first, second] = [table.pull(2, { kind: 'proof' }), table.must('pull', table.pullData(null, { kind: 'proof' }))]
+    const [first, second] = [
+      table.pull(2, { kind: 'proof' }),
+      table.must('pull', table.pullData(null, { kind: 'proof' })),
+    ]
     table.must('set-bat', { pullId: first, reason: '' })
     expect(code(table.give('set-bat', { pullId: second, reason: '' }))).toBe('reason-missing')
     table.must('set-bat', { pullId: second, reason: 'softer sky' })
-    expect(table.edition).toMatchObject({ bat: { pullId: second }, earlierBats: [{ pullId: first, reason: 'softer sky' }] })
+    expect(table.edition).toMatchObject({
+      bat: { pullId: second },
+      earlierBats: [{ pullId: first, reason: 'softer sky' }],
+    })
   })
 })
 
@@ -215,7 +264,15 @@ describe('rule 10: no more ink than was mixed', () => {
   it('refuses to draw what is not there', () => {
     const table = new PressTable()
     const batch = (type: string, data: unknown) => table.submit({ type, stream: 'batch:b1', data })
-    batch('mix-batch', { name: 'slate 2', family: 'oil', colour: '#334455', components: [{ tubId: null, batchId: null, name: 'black', milligrams: 20_000 }, { tubId: null, batchId: null, name: 'base', milligrams: 60_000 }] })
+    batch('mix-batch', {
+      name: 'slate 2',
+      family: 'oil',
+      colour: '#334455',
+      components: [
+        { tubId: null, batchId: null, name: 'black', milligrams: 20_000 },
+        { tubId: null, batchId: null, name: 'base', milligrams: 60_000 },
+      ],
+    })
     expect(code(batch('draw-ink', { milligrams: 80_101, editionStream: table.stream, note: '' }))).toBe('not-enough')
     expect(code(batch('draw-ink', { milligrams: 80_000, editionStream: table.stream, note: '' }))).toBeUndefined()
     expect(code(batch('reweigh-batch', { milligrams: 90_000, reason: 'scale' }))).toBe('more-than-mixed')
@@ -239,8 +296,12 @@ describe('rule 11: a closed edition is read-only', () => {
 describe('what a person is told', () => {
   it('refuses stale, unknown and forbidden commands plainly', () => {
     const table = new PressTable().tear(2)
-    expect(code(table.submit({ type: 'close', stream: table.stream, data: { note: '' }, expectedSeq: 1 }))).toBe('stale')
-    expect(code(table.submit({ type: 'pull', stream: 'edition:none', data: table.pullData(1) }))).toBe('unknown-edition')
+    expect(code(table.submit({ type: 'close', stream: table.stream, data: { note: '' }, expectedSeq: 1 }))).toBe(
+      'stale',
+    )
+    expect(code(table.submit({ type: 'pull', stream: 'edition:none', data: table.pullData(1) }))).toBe(
+      'unknown-edition',
+    )
     expect(code(table.give('close', { note: '' }, 'student'))).toBe('not-allowed')
     expect(code(table.give('pull', table.pullData(null)))).toBe('sheet-missing')
     expect(code(table.give('pull', table.pullData(1, { faults: ['gremlin'] })))).toBe('unknown-fault')
@@ -256,14 +317,25 @@ describe('a voided pull of a block that was cut further since', () => {
     table.must('cut-further', { layerId: table.layer })
     const pullId = table.edition.pulls[0]!.pullId
     table.must('void-pull', { pullId, reason: 'the wrong key' })
-    expect(countEdition(table.edition).rows.find(row => row.key === 'left-behind-1')?.sheets).toBe(2)
+    expect(countEdition(table.edition).rows.find((row) => row.key === 'left-behind-1')?.sheets).toBe(2)
     table.must('restore-pull', { pullId })
-    expect(countEdition(table.edition).rows.find(row => row.key === 'left-behind-1')?.sheets).toBe(1)
+    expect(countEdition(table.edition).rows.find((row) => row.key === 'left-behind-1')?.sheets).toBe(1)
   })
 })
 
 describe('before ink is opened', () => {
-  const block = { name: 'key block', kind: 'hard lino' as const, width: 200, height: 150, thickness: 23.3, image: { left: 5, top: 5, width: 190, height: 140 }, rotation: 0, removed: '', transfer: 'carbon copy' as const, note: '' }
+  const block = {
+    name: 'key block',
+    kind: 'hard lino' as const,
+    width: 200,
+    height: 150,
+    thickness: 23.3,
+    image: { left: 5, top: 5, width: 190, height: 140 },
+    rotation: 0,
+    removed: '',
+    transfer: 'carbon copy' as const,
+    note: '',
+  }
   const exposure = { steps: [30, 42], firstHolding: 1, exposure: 42, washOut: 180, hardening: 60, note: '' }
 
   it('blocks are described, changed and followed from state to state', () => {
@@ -284,15 +356,20 @@ describe('before ink is opened', () => {
     const table = new PressTable()
     table.must('prepare-block', { block })
     const blockId = table.edition.blocks[0]!.id
-    expect(code(table.give('find-exposure', { blockId, exposure: { ...exposure, exposure: 0 } }))).toBe('exposure-missing')
-    expect(code(table.give('find-exposure', { blockId, exposure: { ...exposure, firstHolding: 2 } }))).toBe('unknown-step')
+    expect(code(table.give('find-exposure', { blockId, exposure: { ...exposure, exposure: 0 } }))).toBe(
+      'exposure-missing',
+    )
+    expect(code(table.give('find-exposure', { blockId, exposure: { ...exposure, firstHolding: 2 } }))).toBe(
+      'unknown-step',
+    )
     table.must('find-exposure', { blockId, exposure })
     expect(table.edition.blocks[0]!.exposures).toMatchObject([{ exposure: 42 }])
   })
 
   it('a plan does not start fewer sheets than prints are wanted, nor a rate that leaves no doubt', () => {
     const table = new PressTable({ size: 10 })
-    const change = (more: object) => code(table.give('change-plan', { title: 'Tide Gauge', plan: { ...table.edition.plan!, ...more }, reason: '' }))
+    const change = (more: object) =>
+      code(table.give('change-plan', { title: 'Tide Gauge', plan: { ...table.edition.plan!, ...more }, reason: '' }))
     expect(change({ start: 8 })).toBe('start-below-goal')
     expect(change({ expected: { rate: 1, pulls: 25 } })).toBe('rate-range')
     expect(change({ layersPlanned: 41 })).toBe('too-many-layers')
@@ -301,6 +378,11 @@ describe('before ink is opened', () => {
   })
 
   it('a plan made ahead has all its layers from the start', () => {
-    expect(new PressTable({ layering: 'ahead', layersPlanned: 4 }).edition.layers.map(layer => layer.name)).toEqual(['Layer 1', 'Layer 2', 'Layer 3', 'Layer 4'])
+    expect(new PressTable({ layering: 'ahead', layersPlanned: 4 }).edition.layers.map((layer) => layer.name)).toEqual([
+      'Layer 1',
+      'Layer 2',
+      'Layer 3',
+      'Layer 4',
+    ])
   })
 })

@@ -19,7 +19,7 @@ export interface Layer {
   /** Inks side by side on one roller, or null for one ink to a zone. */
   blend: BlendPlan | null
   /** Every set-up this layer has had, with the `seq` of the event that set it; the last is in force. */
-  setups: { seq: number, setup: PressSetup }[]
+  setups: { seq: number; setup: PressSetup }[]
   /** True once the block has been cut to its next state: no more pulls (reduction). */
   cutFurther: boolean
 }
@@ -32,7 +32,7 @@ export interface Pull extends PullData {
   by: string
   voided: boolean
   /** Why a late pull could not be counted, until a person settles it. */
-  disputed: { rule: string, message: string, settled: boolean } | null
+  disputed: { rule: string; message: string; settled: boolean } | null
 }
 
 export interface Sheet {
@@ -44,11 +44,11 @@ export interface Sheet {
   pulls: string[]
   /** Layers that a person has declared dry on it. */
   dry: string[]
-  spoiled: { fault: string, reason: string } | null
-  curated: { verdict: Verdict, reason: string, seq: number } | null
-  mark: { series: Series, number: number } | null
+  spoiled: { fault: string; reason: string } | null
+  curated: { verdict: Verdict; reason: string; seq: number } | null
+  mark: { series: Series; number: number } | null
   signed: boolean
-  destroyed: { reason: string, replaceable: boolean } | null
+  destroyed: { reason: string; replaceable: boolean } | null
   /** Sheets it was cut into; it is then no sheet any more. */
   parts: number[]
   /** The sheet it was cut from. */
@@ -85,7 +85,7 @@ export interface Block {
   /** Exposure records of a plate, oldest first; the last is in force. */
   exposures: (ExposureRecord & { at: string })[]
   /** Share of the block that carries ink, 0 to 1, and how it was read. */
-  inkedShare: { share: number, reading: ShareReading | null } | null
+  inkedShare: { share: number; reading: ShareReading | null } | null
 }
 
 /** Everything an edition's stream says, folded. Treat as frozen: `evolve` returns a new one. */
@@ -95,11 +95,11 @@ export interface EditionState {
   title: string
   plan: EditionPlan | null
   /** Plans that were in force before, oldest first, with the reason for each change. */
-  earlierPlans: { plan: EditionPlan, reason: string, at: string, by: string, sheetsTorn: number }[]
+  earlierPlans: { plan: EditionPlan; reason: string; at: string; by: string; sheetsTorn: number }[]
   /** How its sheets are got out of the paper, once planned. */
   piece: PiecePlan | null
   blocks: Block[]
-  register: { register: RegisterPlan, formatId: string | null } | null
+  register: { register: RegisterPlan; formatId: string | null } | null
   overprint: OverprintPlan | null
   layers: Layer[]
   sheets: Sheet[]
@@ -108,33 +108,54 @@ export interface EditionState {
   torn: Torn[]
   pulls: Pull[]
   adjustments: Adjustment[]
-  bat: { pullId: string, at: string } | null
-  earlierBats: { pullId: string, reason: string }[]
+  bat: { pullId: string; at: string } | null
+  earlierBats: { pullId: string; reason: string }[]
   /** Size of each series once numbers were given. */
   seriesSize: Partial<Record<Series, number>>
-  amendments: { size: number, reason: string, at: string, by: string }[]
+  amendments: { size: number; reason: string; at: string; by: string }[]
   startedAt: string
   changedAt: string
   closedAt: string | null
   /** What was said at closing, for instance of the block. */
   closingNote: string
-  reopenings: { reason: string, at: string }[]
+  reopenings: { reason: string; at: string }[]
 }
 
 export function emptyEdition(stream: string): EditionState {
   return {
-    stream, seq: 0, title: '', plan: null, earlierPlans: [], piece: null, blocks: [], register: null, overprint: null, layers: [], sheets: [], made: 0, torn: [], pulls: [],
-    adjustments: [], bat: null, earlierBats: [], seriesSize: {}, amendments: [], startedAt: '', changedAt: '',
-    closedAt: null, closingNote: '', reopenings: [],
+    stream,
+    seq: 0,
+    title: '',
+    plan: null,
+    earlierPlans: [],
+    piece: null,
+    blocks: [],
+    register: null,
+    overprint: null,
+    layers: [],
+    sheets: [],
+    made: 0,
+    torn: [],
+    pulls: [],
+    adjustments: [],
+    bat: null,
+    earlierBats: [],
+    seriesSize: {},
+    amendments: [],
+    startedAt: '',
+    changedAt: '',
+    closedAt: null,
+    closingNote: '',
+    reopenings: [],
   }
 }
 
 export function layerOf(state: EditionState, layerId: string): Layer | undefined {
-  return state.layers.find(layer => layer.id === layerId)
+  return state.layers.find((layer) => layer.id === layerId)
 }
 
 export function layerNumber(state: EditionState, layerId: string): number {
-  return state.layers.findIndex(layer => layer.id === layerId) + 1
+  return state.layers.findIndex((layer) => layer.id === layerId) + 1
 }
 
 /** The pull with that id; the newest are looked at first, since they are the ones asked for. */
@@ -158,7 +179,7 @@ const indexes = new WeakMap<readonly Pull[], Map<string, Pull>>()
 function pullsById(pulls: readonly Pull[]): Map<string, Pull> {
   let index = indexes.get(pulls)
   if (!index) {
-    index = new Map(pulls.map(pull => [pull.pullId, pull]))
+    index = new Map(pulls.map((pull) => [pull.pullId, pull]))
     indexes.set(pulls, index)
   }
   return index
@@ -167,7 +188,7 @@ function pullsById(pulls: readonly Pull[]): Map<string, Pull> {
 /** The pulls that count on a sheet, oldest first. */
 export function livePullsOn(state: EditionState, sheet: Sheet): Pull[] {
   const index = pullsById(state.pulls)
-  return sheet.pulls.map(id => index.get(id)).filter((pull): pull is Pull => pull !== undefined)
+  return sheet.pulls.map((id) => index.get(id)).filter((pull): pull is Pull => pull !== undefined)
 }
 
 /** The set-up in force for a layer now, if one was recorded. */
@@ -176,5 +197,5 @@ export function setupInForce(layer: Layer): PressSetup | null {
 }
 
 export function anySigned(state: EditionState): boolean {
-  return state.sheets.some(sheet => sheet.signed)
+  return state.sheets.some((sheet) => sheet.signed)
 }

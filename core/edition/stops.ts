@@ -21,7 +21,9 @@ function plural(count: number, one: string, many = `${one}s`): string {
 function pulledOf(edition: EditionState): string {
   const layer = layerAtPress(edition)
   if (!layer) return ''
-  const pulled = edition.pulls.filter(pull => isLive(pull) && pull.kind === 'pull' && pull.layerId === layer.id).length
+  const pulled = edition.pulls.filter(
+    (pull) => isLive(pull) && pull.kind === 'pull' && pull.layerId === layer.id,
+  ).length
   return `${pulled} of ${pulled + stackFor(edition, layer).length}`
 }
 
@@ -29,35 +31,82 @@ function pulledOf(edition: EditionState): string {
 export function stops(edition: EditionState): Stop[] {
   const at = figures(edition)
   const layers = edition.layers
-  const set = layers.filter(layer => setupInForce(layer) !== null).length
-  const inked = layers.filter(layer => layer.zones.every(zone => zone.batchId !== null)).length
-  const proofs = edition.pulls.filter(pull => isLive(pull) && pull.kind === 'proof').length
+  const set = layers.filter((layer) => setupInForce(layer) !== null).length
+  const inked = layers.filter((layer) => layer.zones.every((zone) => zone.batchId !== null)).length
+  const proofs = edition.pulls.filter((pull) => isLive(pull) && pull.kind === 'proof').length
   const waiting = awaitingLayers(edition).length
-  const curated = edition.sheets.filter(sheet => sheet.curated?.verdict === 'good').length
+  const curated = edition.sheets.filter((sheet) => sheet.curated?.verdict === 'good').length
   const wanted = edition.plan ? goal(edition.plan) : 0
   const stop = (key: StopKey, name: string, figure: string, done: boolean, begun: boolean): Stop => ({
-    key, name, figure, state: done ? 'done' : begun ? 'open' : 'not yet',
+    key,
+    name,
+    figure,
+    state: done ? 'done' : begun ? 'open' : 'not yet',
   })
   return [
     stop('plan', 'Plan', `${wanted} prints`, true, true),
-    stop('block', 'Block', edition.blocks.length > 0 ? plural(edition.blocks.length, 'block') : 'none yet', edition.blocks.length > 0, edition.blocks.length > 0),
+    stop(
+      'block',
+      'Block',
+      edition.blocks.length > 0 ? plural(edition.blocks.length, 'block') : 'none yet',
+      edition.blocks.length > 0,
+      edition.blocks.length > 0,
+    ),
     stop('paper', 'Paper', at.made === 0 ? 'none torn' : `${at.made} torn`, at.made >= wanted, at.made > 0),
-    stop('press', 'Press', set === layers.length ? 'set' : `${set} of ${layers.length} set`, set === layers.length, set > 0),
-    stop('ink', 'Ink', inked === layers.length ? plural(inked, 'layer') : `${inked} of ${layers.length}`, inked === layers.length, inked > 0),
-    stop('prove', 'Prove', edition.bat ? 'BAT' : proofs > 0 ? plural(proofs, 'proof') : 'no BAT', edition.bat !== null, proofs > 0),
-    stop('pull', 'Pull', at.made === 0 ? 'not yet' : waiting === 0 ? 'all pulled' : pulledOf(edition), at.made > 0 && waiting === 0, edition.pulls.length > 0),
-    stop('curate', 'Curate', curated > 0 ? `${curated} good` : at.good > 0 ? `${at.good} to see` : 'not yet', curated > 0 && curated >= at.good, at.good > 0 && waiting === 0),
-    stop('sign', 'Sign', at.numbered > 0 ? `${at.signed} of ${at.numbered}` : 'not yet', at.numbered > 0 && at.signed === at.numbered, at.numbered > 0),
+    stop(
+      'press',
+      'Press',
+      set === layers.length ? 'set' : `${set} of ${layers.length} set`,
+      set === layers.length,
+      set > 0,
+    ),
+    stop(
+      'ink',
+      'Ink',
+      inked === layers.length ? plural(inked, 'layer') : `${inked} of ${layers.length}`,
+      inked === layers.length,
+      inked > 0,
+    ),
+    stop(
+      'prove',
+      'Prove',
+      edition.bat ? 'BAT' : proofs > 0 ? plural(proofs, 'proof') : 'no BAT',
+      edition.bat !== null,
+      proofs > 0,
+    ),
+    stop(
+      'pull',
+      'Pull',
+      at.made === 0 ? 'not yet' : waiting === 0 ? 'all pulled' : pulledOf(edition),
+      at.made > 0 && waiting === 0,
+      edition.pulls.length > 0,
+    ),
+    stop(
+      'curate',
+      'Curate',
+      curated > 0 ? `${curated} good` : at.good > 0 ? `${at.good} to see` : 'not yet',
+      curated > 0 && curated >= at.good,
+      at.good > 0 && waiting === 0,
+    ),
+    stop(
+      'sign',
+      'Sign',
+      at.numbered > 0 ? `${at.signed} of ${at.numbered}` : 'not yet',
+      at.numbered > 0 && at.signed === at.numbered,
+      at.numbered > 0,
+    ),
     stop('close', 'Close', edition.closedAt ? 'closed' : 'open', edition.closedAt !== null, at.signed > 0),
   ]
 }
 
 /** The state of an edition in a word, for lists. */
-export function stateWord(edition: EditionState): 'closed' | 'signing' | 'numbering' | 'pulling' | 'proving' | 'planned' {
+export function stateWord(
+  edition: EditionState,
+): 'closed' | 'signing' | 'numbering' | 'pulling' | 'proving' | 'planned' {
   if (edition.closedAt) return 'closed'
   const at = figures(edition)
   if (at.signed > 0 || at.numbered > 0) return 'signing'
   if (at.made > 0 && at.good > 0 && awaitingLayers(edition).length === 0) return 'numbering'
-  if (edition.pulls.some(pull => isLive(pull) && pull.kind === 'pull')) return 'pulling'
+  if (edition.pulls.some((pull) => isLive(pull) && pull.kind === 'pull')) return 'pulling'
   return edition.pulls.length > 0 || edition.made > 0 ? 'proving' : 'planned'
 }

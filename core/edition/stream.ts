@@ -8,7 +8,7 @@ export interface StreamStage {
   /** Sheets that came this far. */
   sheets: number
   /** What fell away here, by what it was, largest first. */
-  losses: { what: string, sheets: number }[]
+  losses: { what: string; sheets: number }[]
   /** Standing here as doubtful. */
   doubtful: number
 }
@@ -21,8 +21,13 @@ export function streamOf(state: EditionState): StreamStage[] {
   const places = standings(state).filter(({ sheet }) => sheet.parts.length === 0)
   const stages: StreamStage[] = [{ label: 'torn', sheets: places.length, losses: [], doubtful: 0 }]
   state.layers.forEach((layer, i) => {
-    const here = places.filter(entry => entry.layers.includes(layer.id))
-    stages.push({ label: state.layers.length === 1 ? layer.name : `layer ${i + 1}`, sheets: here.length, losses: [], doubtful: places.filter(({ place }) => place.kind === 'doubtful' && place.layer === i + 1).length })
+    const here = places.filter((entry) => entry.layers.includes(layer.id))
+    stages.push({
+      label: state.layers.length === 1 ? layer.name : `layer ${i + 1}`,
+      sheets: here.length,
+      losses: [],
+      doubtful: places.filter(({ place }) => place.kind === 'doubtful' && place.layer === i + 1).length,
+    })
   })
   for (const { place } of places) {
     if (place.kind === 'reject') lose(stages[place.layer]!, place.faults[0] ? faultWord(place.faults[0]) : 'rejected')
@@ -37,7 +42,7 @@ export function streamOf(state: EditionState): StreamStage[] {
 }
 
 function lose(stage: StreamStage, what: string): void {
-  const known = stage.losses.find(loss => loss.what === what)
+  const known = stage.losses.find((loss) => loss.what === what)
   if (known) known.sheets += 1
   else stage.losses.push({ what, sheets: 1 })
   stage.losses.sort((a, b) => b.sheets - a.sheets || a.what.localeCompare(b.what, 'en'))

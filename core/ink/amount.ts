@@ -12,7 +12,7 @@ export interface InkGuess {
 }
 
 /** Starting guesses; the shop's own records replace them. */
-export const inkGuesses: { press: InkGuess, hand: InkGuess } = {
+export const inkGuesses: { press: InkGuess; hand: InkGuess } = {
   press: { film: 8, density: 1.1, held: 20, loss: 0.1 },
   hand: { film: 10, density: 1.1, held: 20, loss: 0.1 },
 }
@@ -63,7 +63,11 @@ export function inkAmount(job: InkJob, { film, density, held: heldFilm, loss: lo
 }
 
 /** Grams that stay on roller and slab over all wash-ups. */
-export function heldGrams(job: Pick<InkJob, 'sessions' | 'rollerSurface' | 'slabArea'>, film: number, density: number): number {
+export function heldGrams(
+  job: Pick<InkJob, 'sessions' | 'rollerSurface' | 'slabArea'>,
+  film: number,
+  density: number,
+): number {
   return film * perCubicCentimetre * density * (job.rollerSurface + job.slabArea) * job.sessions
 }
 
@@ -95,7 +99,13 @@ export function filmOfRun(run: InkRun, { density, held, loss }: InkGuess): numbe
 const guessArea = 1_000_000
 
 /** The shop's own film: the mean of its runs and the guess, weighted by printed area. */
-export function shopFilm(runs: readonly { film: number, area: number }[], guess: number): { film: number, area: number } {
+export function shopFilm(
+  runs: readonly { film: number; area: number }[],
+  guess: number,
+): { film: number; area: number } {
   const area = runs.reduce((sum, run) => sum + run.area, 0)
-  return { film: (guess * guessArea + runs.reduce((sum, run) => sum + run.film * run.area, 0)) / (guessArea + area), area }
+  return {
+    film: (guess * guessArea + runs.reduce((sum, run) => sum + run.film * run.area, 0)) / (guessArea + area),
+    area,
+  }
 }

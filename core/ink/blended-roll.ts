@@ -4,7 +4,11 @@ import { film, mixOf, type Pigment } from './kubelka-munk'
 import type { Spectrum } from './spectrum'
 
 /** One ink of a blended roll (MODELS M8): where its own stripe has its middle, as a share of the roller's width. */
-export interface Stripe { pigment: Pigment, tinting: number, at: number }
+export interface Stripe {
+  pigment: Pigment
+  tinting: number
+  at: number
+}
 
 /** Smoothly from 0 to 1 between two edges. */
 function smoothstep(from: number, to: number, at: number): number {
@@ -34,10 +38,20 @@ export function sharesAt(stripes: readonly Stripe[], at: number, blend: number):
 }
 
 /** A blended roll on paper, from the roller's left end to its right. @returns one reflectance for each place */
-export function rolled(paper: Spectrum, stripes: readonly Stripe[], blend: number, thickness: number, places: number): Spectrum[] {
+export function rolled(
+  paper: Spectrum,
+  stripes: readonly Stripe[],
+  blend: number,
+  thickness: number,
+  places: number,
+): Spectrum[] {
   return Array.from({ length: places }, (_, i) => {
     const shares = sharesAt(stripes, (i + 0.5) / places, blend)
-    return film(paper, mixOf(stripes.map((stripe, j) => ({ mass: shares[j]!, tinting: stripe.tinting, pigment: stripe.pigment }))), thickness)
+    return film(
+      paper,
+      mixOf(stripes.map((stripe, j) => ({ mass: shares[j]!, tinting: stripe.tinting, pigment: stripe.pigment }))),
+      thickness,
+    )
   })
 }
 
@@ -57,8 +71,8 @@ export function shows(reflectance: Spectrum, name: HueName): boolean {
 }
 
 /** Where along the roller an unwanted hue shows: a stretch for each run of places. Shares of the roller's width. */
-export function stretchesOf(strip: readonly Spectrum[], avoid: HueName): { from: number, to: number }[] {
-  const stretches: { from: number, to: number }[] = []
+export function stretchesOf(strip: readonly Spectrum[], avoid: HueName): { from: number; to: number }[] {
+  const stretches: { from: number; to: number }[] = []
   strip.forEach((reflectance, i) => {
     if (!shows(reflectance, avoid)) return
     const last = stretches.at(-1)
@@ -68,19 +82,44 @@ export function stretchesOf(strip: readonly Spectrum[], avoid: HueName): { from:
   return stretches
 }
 
-export interface Bridge { index: number, clear: boolean, shown: number, step: number }
+export interface Bridge {
+  index: number
+  clear: boolean
+  shown: number
+  step: number
+}
 
 /**
  * Inks of the store that could go between two stripes to keep a hue out, best first: those that keep it out wholly, then
  * by how little of it is left, then by how small the largest step of colour along the strip is.
  * @param pair the two stripes that meet, @param candidates inks to try half-way between them
  */
-export function bridges(paper: Spectrum, pair: readonly [Stripe, Stripe], candidates: readonly Omit<Stripe, 'at'>[], avoid: HueName, blend: number, thickness: number): Bridge[] {
+export function bridges(
+  paper: Spectrum,
+  pair: readonly [Stripe, Stripe],
+  candidates: readonly Omit<Stripe, 'at'>[],
+  avoid: HueName,
+  blend: number,
+  thickness: number,
+): Bridge[] {
   const places = 48
-  return candidates.map((candidate, index) => {
-    const strip = rolled(paper, [pair[0], { ...candidate, at: (pair[0].at + pair[1].at) / 2 }, pair[1]], blend, thickness, places)
-    const labs = strip.map(labOf)
-    const shown = strip.filter(reflectance => shows(reflectance, avoid)).length / places
-    return { index, shown, clear: shown === 0, step: Math.max(...labs.slice(1).map((lab, i) => deltaE(labs[i]!, lab))) }
-  }).sort((a, b) => a.shown - b.shown || a.step - b.step)
+  return candidates
+    .map((candidate, index) => {
+      const strip = rolled(
+        paper,
+        [pair[0], { ...candidate, at: (pair[0].at + pair[1].at) / 2 }, pair[1]],
+        blend,
+        thickness,
+        places,
+      )
+      const labs = strip.map(labOf)
+      const shown = strip.filter((reflectance) => shows(reflectance, avoid)).length / places
+      return {
+        index,
+        shown,
+        clear: shown === 0,
+        step: Math.max(...labs.slice(1).map((lab, i) => deltaE(labs[i]!, lab))),
+      }
+    })
+    .sort((a, b) => a.shown - b.shown || a.step - b.step)
 }

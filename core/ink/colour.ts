@@ -5,7 +5,11 @@ import { linearOf, type Spectrum, xyzOf } from './spectrum'
 for (const mode of [modeRgb, modeLrgb, modeXyz65, modeLab65, modeLch65]) useMode(mode)
 
 /** CIELAB under D65. */
-export interface Lab { l: number, a: number, b: number }
+export interface Lab {
+  l: number
+  a: number
+  b: number
+}
 
 const toLab = converter('lab65')
 const toLinear = converter('lrgb')
@@ -38,7 +42,7 @@ function parsed(hex: string) {
 
 /** The nearest screen colour of a reflectance, `#rrggbb`. */
 export function hexOf(reflectance: Spectrum): string {
-  const [r, g, b] = linearOf(reflectance).map(part => Math.min(1, Math.max(0, part))) as [number, number, number]
+  const [r, g, b] = linearOf(reflectance).map((part) => Math.min(1, Math.max(0, part))) as [number, number, number]
   return formatHex({ mode: 'lrgb', r, g, b })
 }
 
@@ -51,7 +55,7 @@ export function deltaE(one: Lab, other: Lab): number {
 }
 
 /** Hue in degrees and how strong it is, to name or avoid a tint. */
-export function hueOf({ a, b }: Lab): { hue: number, chroma: number } {
-  const degrees = Math.atan2(b, a) * 180 / Math.PI
+export function hueOf({ a, b }: Lab): { hue: number; chroma: number } {
+  const degrees = (Math.atan2(b, a) * 180) / Math.PI
   return { hue: (degrees + 360) % 360, chroma: Math.hypot(a, b) }
 }

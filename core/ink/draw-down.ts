@@ -13,7 +13,7 @@ export interface Card {
   thickness: number
 }
 
-export type CardReading = { pigment: Pigment } | { trouble: 'opaque' | 'contradictory' | 'thickness', message: string }
+export type CardReading = { pigment: Pigment } | { trouble: 'opaque' | 'contradictory' | 'thickness'; message: string }
 
 /** Film over an ideal black. */
 export const black = even(0)
@@ -30,10 +30,20 @@ const alike = 1.5
  * refused when it then no longer looks like the card.
  */
 export function readCard({ white, overWhite, overBlack, thickness }: Card): CardReading {
-  if (!(thickness > 0)) return { trouble: 'thickness', message: 'Give the film thickness of the draw-down in µm, above zero.' }
+  if (!(thickness > 0))
+    return { trouble: 'thickness', message: 'Give the film thickness of the draw-down in µm, above zero.' }
   const [seenWhite, seenBlack] = [labOfHex(overWhite), labOfHex(overBlack)]
-  if (deltaE(seenWhite, seenBlack) < alike) return { trouble: 'opaque', message: 'The film looks the same over white and over black: it hides the card, and cannot be read. Draw it down thinner.' }
-  const contradictory = { trouble: 'contradictory' as const, message: 'No film looks like this over white and over black. Over black it must be darker, and no lighter than the card over white. Pick the two swatches again.' }
+  if (deltaE(seenWhite, seenBlack) < alike)
+    return {
+      trouble: 'opaque',
+      message:
+        'The film looks the same over white and over black: it hides the card, and cannot be read. Draw it down thinner.',
+    }
+  const contradictory = {
+    trouble: 'contradictory' as const,
+    message:
+      'No film looks like this over white and over black. Over black it must be darker, and no lighter than the card over white. Pick the two swatches again.',
+  }
   if (seenBlack.l > seenWhite.l) return contradictory
   const card = reflectanceOf(white)
   const whiteHalf = reflectanceOf(overWhite)
@@ -46,13 +56,25 @@ export function readCard({ white, overWhite, overBlack, thickness }: Card): Card
     const under = Math.min(blackHalf[i]!, over * 0.95)
     const found = invertBand(card[i]!, over, under, thickness)
     // A film that neither absorbs nor lets its ground through is taken to scatter alone.
-    Object.entries('trouble' in found ? { k: 0, s: under / ((1 - under) * thickness) } : found).forEach(([of, value]) => { pigment[of as 'k' | 's'][i] = value })
+    Object.entries('trouble' in found ? { k: 0, s: under / ((1 - under) * thickness) } : found).forEach(
+      ([of, value]) => {
+        pigment[of as 'k' | 's'][i] = value
+      },
+    )
   }
-  const missed = Math.max(deltaE(labOf(film(card, pigment, thickness)), seenWhite), deltaE(labOf(film(black, pigment, thickness)), seenBlack))
+  const missed = Math.max(
+    deltaE(labOf(film(card, pigment, thickness)), seenWhite),
+    deltaE(labOf(film(black, pigment, thickness)), seenBlack),
+  )
   return missed > tolerance ? contradictory : { pigment }
 }
 
 /** How a film looks on both halves of a card, to show beside what was seen. */
 export function cardOf(pigment: Pigment, white: string, thickness: number): Card {
-  return { white, thickness, overWhite: hexOf(film(reflectanceOf(white), pigment, thickness)), overBlack: hexOf(film(black, pigment, thickness)) }
+  return {
+    white,
+    thickness,
+    overWhite: hexOf(film(reflectanceOf(white), pigment, thickness)),
+    overBlack: hexOf(film(black, pigment, thickness)),
+  }
 }

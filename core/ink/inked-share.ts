@@ -1,5 +1,9 @@
 /** A grey picture, a byte a pixel, row by row; 0 is black. */
-export interface Grey { width: number, height: number, pixels: Uint8Array }
+export interface Grey {
+  width: number
+  height: number
+  pixels: Uint8Array
+}
 
 /** Luma of red, green, blue and alpha bytes, over white where the picture is clear (ITU-R BT.709 weights). */
 export function greyOf(rgba: Uint8ClampedArray, width: number, height: number): Grey {
@@ -7,25 +11,32 @@ export function greyOf(rgba: Uint8ClampedArray, width: number, height: number): 
   for (let i = 0, at = 0; i < pixels.length; i++, at += 4) {
     const luma = (54 * rgba[at]! + 183 * rgba[at + 1]! + 19 * rgba[at + 2]!) >> 8
     const alpha = rgba[at + 3]!
-    pixels[i] = alpha === 255 ? luma : 255 - (((255 - luma) * alpha) / 255 | 0)
+    pixels[i] = alpha === 255 ? luma : 255 - ((((255 - luma) * alpha) / 255) | 0)
   }
   return { width, height, pixels }
 }
 
 /** A part of the picture, in shares of its width and height. */
-export interface Area { left: number, top: number, width: number, height: number }
+export interface Area {
+  left: number
+  top: number
+  width: number
+  height: number
+}
 
 /** How many pixels there are of each grey, those in `masked` areas left out. */
 export function histogram({ width, height, pixels }: Grey, masked: readonly Area[] = []): Uint32Array {
   const counts = new Uint32Array(256)
-  const out = masked.map(area => ({
-    left: Math.round(area.left * width), right: Math.round((area.left + area.width) * width),
-    top: Math.round(area.top * height), bottom: Math.round((area.top + area.height) * height),
+  const out = masked.map((area) => ({
+    left: Math.round(area.left * width),
+    right: Math.round((area.left + area.width) * width),
+    top: Math.round(area.top * height),
+    bottom: Math.round((area.top + area.height) * height),
   }))
   for (let y = 0; y < height; y++) {
-    const here = out.filter(area => y >= area.top && y < area.bottom)
+    const here = out.filter((area) => y >= area.top && y < area.bottom)
     for (let x = 0; x < width; x++) {
-      if (here.length > 0 && here.some(area => x >= area.left && x < area.right)) continue
+      if (here.length > 0 && here.some((area) => x >= area.left && x < area.right)) continue
       counts[pixels[y * width + x]!]! += 1
     }
   }

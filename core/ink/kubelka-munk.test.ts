@@ -24,30 +24,53 @@ describe('one band of a film', () => {
 
   const some = fc.double({ min: 0, max: 2, noNaN: true })
   it('never leaves 0 to 1, is the paper when thin and the masstone when thick', () => {
-    fc.assert(fc.property(fc.double({ min: 0.001, max: 0.999, noNaN: true }), some, some, fc.double({ min: 0, max: 500, noNaN: true }), (ground, k, s, thickness) => {
-      const seen = filmBand(ground, k, s, thickness)
-      expect(seen).toBeGreaterThanOrEqual(0)
-      expect(seen).toBeLessThanOrEqual(1)
-    }))
-    const masstone = 1 + 0.2 / 0.3 - Math.sqrt((0.2 / 0.3) ** 2 + 2 * 0.2 / 0.3)
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.001, max: 0.999, noNaN: true }),
+        some,
+        some,
+        fc.double({ min: 0, max: 500, noNaN: true }),
+        (ground, k, s, thickness) => {
+          const seen = filmBand(ground, k, s, thickness)
+          expect(seen).toBeGreaterThanOrEqual(0)
+          expect(seen).toBeLessThanOrEqual(1)
+        },
+      ),
+    )
+    const masstone = 1 + 0.2 / 0.3 - Math.sqrt((0.2 / 0.3) ** 2 + (2 * 0.2) / 0.3)
     expect(filmBand(0.85, 0.2, 0.3, 1e-6)).toBeCloseTo(0.85, 5)
     expect(filmBand(0.85, 0.2, 0.3, 4000)).toBeCloseTo(masstone, 9)
     expect(filmBand(0.1, 0.2, 0.3, 4000)).toBeCloseTo(masstone, 9)
   })
 
   it('two films laid one over the other are one of their whole thickness', () => {
-    fc.assert(fc.property(fc.double({ min: 0.001, max: 1, noNaN: true }), fc.double({ min: 0.001, max: 1, noNaN: true }), fc.double({ min: 0.1, max: 20, noNaN: true }), fc.double({ min: 0.1, max: 20, noNaN: true }), (k, s, one, other) => {
-      expect(filmBand(filmBand(0.8, k, s, one), k, s, other)).toBeCloseTo(filmBand(0.8, k, s, one + other), 8)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.001, max: 1, noNaN: true }),
+        fc.double({ min: 0.001, max: 1, noNaN: true }),
+        fc.double({ min: 0.1, max: 20, noNaN: true }),
+        fc.double({ min: 0.1, max: 20, noNaN: true }),
+        (k, s, one, other) => {
+          expect(filmBand(filmBand(0.8, k, s, one), k, s, other)).toBeCloseTo(filmBand(0.8, k, s, one + other), 8)
+        },
+      ),
+    )
   })
 })
 
 describe('reading a draw-down', () => {
   it('gives back K and S', () => {
-    fc.assert(fc.property(fc.double({ min: 0.0005, max: 0.15, noNaN: true }), fc.double({ min: 0.002, max: 0.15, noNaN: true }), fc.integer({ min: 2, max: 10 }), (k, s, thickness) => {
-      const found = invertBand(0.86, filmBand(0.86, k, s, thickness), filmBand(0, k, s, thickness), thickness)
-      expect(found).toEqual({ k: expect.closeTo(k, 6), s: expect.closeTo(s, 6) })
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.0005, max: 0.15, noNaN: true }),
+        fc.double({ min: 0.002, max: 0.15, noNaN: true }),
+        fc.integer({ min: 2, max: 10 }),
+        (k, s, thickness) => {
+          const found = invertBand(0.86, filmBand(0.86, k, s, thickness), filmBand(0, k, s, thickness), thickness)
+          expect(found).toEqual({ k: expect.closeTo(k, 6), s: expect.closeTo(s, 6) })
+        },
+      ),
+    )
     expect(invertBand(0.85, 0.748353, 0.682652, 8)).toEqual({ k: expect.closeTo(0.02, 3), s: expect.closeTo(0.4, 3) })
   })
 
@@ -67,7 +90,12 @@ describe('reading a draw-down', () => {
       const card = cardOf(pigment, '#f4f2ec', 6)
       const read = readCard(card)
       expect('pigment' in read, `${name}: ${JSON.stringify(card)}`).toBe(true)
-      if ('pigment' in read) expect(cardOf(read.pigment, card.white, 6), name).toEqual({ ...card, overWhite: expect.any(String), overBlack: expect.any(String) })
+      if ('pigment' in read)
+        expect(cardOf(read.pigment, card.white, 6), name).toEqual({
+          ...card,
+          overWhite: expect.any(String),
+          overBlack: expect.any(String),
+        })
     }
   })
 
@@ -75,19 +103,32 @@ describe('reading a draw-down', () => {
     const card = { white: '#f4f2ec', overWhite: '#bb3333', overBlack: '#301010', thickness: 8 }
     expect(readCard(card)).toHaveProperty('pigment')
     expect(readCard({ ...card, thickness: 0 })).toMatchObject({ trouble: 'thickness' })
-    expect(readCard({ ...card, overBlack: '#bb3333' })).toMatchObject({ trouble: 'opaque', message: expect.stringContaining('thinner') })
-    expect(readCard({ ...card, overWhite: '#301010', overBlack: '#bb3333' })).toMatchObject({ trouble: 'contradictory', message: expect.stringContaining('Pick the two swatches again') })
-    expect(readCard({ ...card, overWhite: '#ff2020', overBlack: '#10ff90' })).toMatchObject({ trouble: 'contradictory' })
+    expect(readCard({ ...card, overBlack: '#bb3333' })).toMatchObject({
+      trouble: 'opaque',
+      message: expect.stringContaining('thinner'),
+    })
+    expect(readCard({ ...card, overWhite: '#301010', overBlack: '#bb3333' })).toMatchObject({
+      trouble: 'contradictory',
+      message: expect.stringContaining('Pick the two swatches again'),
+    })
+    expect(readCard({ ...card, overWhite: '#ff2020', overBlack: '#10ff90' })).toMatchObject({
+      trouble: 'contradictory',
+    })
   })
 })
 
 describe('mixing', () => {
-  const mixed = (...parts: [string, number][]): Pigment => mixOf(parts.map(([name, mass]) => ({ mass, tinting: starterInk(name)!.tinting, pigment: starterInk(name)!.pigment })))
+  const mixed = (...parts: [string, number][]): Pigment =>
+    mixOf(
+      parts.map(([name, mass]) => ({ mass, tinting: starterInk(name)!.tinting, pigment: starterInk(name)!.pigment })),
+    )
   const onPaper = (pigment: Pigment, thickness = 8) => labOf(film(even(0.88), pigment, thickness))
 
   it('yellow and blue pass through green', () => {
-    const middles = [0.3, 0.5, 0.7, 0.85].map(share => hueOf(onPaper(mixed(['clear yellow', share], ['deep blue', 1 - share]))).hue)
-    expect(middles.some(hue => hue > 120 && hue < 190)).toBe(true)
+    const middles = [0.3, 0.5, 0.7, 0.85].map(
+      (share) => hueOf(onPaper(mixed(['clear yellow', share], ['deep blue', 1 - share]))).hue,
+    )
+    expect(middles.some((hue) => hue > 120 && hue < 190)).toBe(true)
     expect(hueOf(onPaper(mixed(['clear yellow', 1]))).hue).toBeLessThan(110)
     expect(hueOf(onPaper(mixed(['deep blue', 1]))).hue).toBeGreaterThan(250)
   })
@@ -103,7 +144,12 @@ describe('mixing', () => {
   it('goes by mass and tinting strength, and needs something to mix', () => {
     const pigment = { k: even(0.2), s: even(0) }
     const clear = { k: even(0), s: even(0) }
-    expect(mixOf([{ mass: 1, tinting: 3, pigment }, { mass: 1, tinting: 1, pigment: clear }]).k[0]).toBeCloseTo(0.15, 12)
+    expect(
+      mixOf([
+        { mass: 1, tinting: 3, pigment },
+        { mass: 1, tinting: 1, pigment: clear },
+      ]).k[0],
+    ).toBeCloseTo(0.15, 12)
     expect(() => mixOf([{ mass: 0, tinting: 1, pigment }])).toThrow('at least one ink')
   })
 

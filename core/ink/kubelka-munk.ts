@@ -5,7 +5,10 @@ import { bands, type Spectrum } from './spectrum'
  * reflectances between 0 and 1. Sources: P. Kubelka and F. Munk, Zeitschrift für technische Physik 12 (1931); P. Kubelka,
  * Journal of the Optical Society of America 38 (1948), where the forms used here stand.
  */
-export interface Pigment { k: Spectrum, s: Spectrum }
+export interface Pigment {
+  k: Spectrum
+  s: Spectrum
+}
 
 /** Below this bSX or KX a film is taken by its limit, where the quotients would lose all digits. */
 const nothing = 1e-9
@@ -23,32 +26,40 @@ export function filmBand(ground: number, k: number, s: number, thickness: number
   const depth = b * s * thickness
   // b·coth(depth), by one power; a film this deep hides its ground wholly.
   const power = Math.exp(-2 * depth)
-  const turned = depth > 20 ? b : b * (1 + power) / (1 - power)
+  const turned = depth > 20 ? b : (b * (1 + power)) / (1 - power)
   return (1 - ground * (a - turned)) / (a - ground + turned)
 }
 
 /** Reflectance of a film over a ground. @param seen where to put it @returns 31 values between 0 and 1 */
-export function film(ground: Spectrum, { k, s }: Pigment, thickness: number, seen: Spectrum = new Float64Array(bands)): Spectrum {
+export function film(
+  ground: Spectrum,
+  { k, s }: Pigment,
+  thickness: number,
+  seen: Spectrum = new Float64Array(bands),
+): Spectrum {
   for (let i = 0; i < bands; i++) seen[i] = filmBand(ground[i]!, k[i]!, s[i]!, thickness)
   return seen
 }
 
 /** What a draw-down shows, by the band, and why it cannot be read. */
-export type Inverted = { k: number, s: number } | { trouble: 'opaque' | 'contradictory' }
+export type Inverted = { k: number; s: number } | { trouble: 'opaque' | 'contradictory' }
 
 /**
  * K and S of one band from a draw-down of `thickness` µm over white and over black.
  * @param white the card's bare white, @param overWhite the film on it, @param overBlack the film on black
  */
 export function invertBand(white: number, overWhite: number, overBlack: number, thickness: number): Inverted {
-  if (overBlack <= nothing) return overWhite > white + nothing ? { trouble: 'contradictory' } : { s: 0, k: Math.log(white / overWhite) / (2 * thickness) }
+  if (overBlack <= nothing)
+    return overWhite > white + nothing
+      ? { trouble: 'contradictory' }
+      : { s: 0, k: Math.log(white / overWhite) / (2 * thickness) }
   if (Math.abs(overWhite - overBlack) < 1e-6) return { trouble: 'opaque' }
   if (overBlack > overWhite) return { trouble: 'contradictory' }
   const a = (overWhite + (overBlack - overWhite + white) / (overBlack * white)) / 2
   if (a < 1 - 1e-6) return { trouble: 'contradictory' }
   if (a < 1 + nothing) return { k: 0, s: overBlack / ((1 - overBlack) * thickness) }
   const b = Math.sqrt(a * a - 1)
-  const within = b * overBlack / (1 - a * overBlack)
+  const within = (b * overBlack) / (1 - a * overBlack)
   if (!(within > 0 && within < 1)) return { trouble: within >= 1 ? 'opaque' : 'contradictory' }
   const s = Math.atanh(within) / (b * thickness)
   return { k: s * (a - 1), s }
@@ -70,7 +81,11 @@ export function fromDrawDown(white: Spectrum, overWhite: Spectrum, overBlack: Sp
 }
 
 /** One ink in a mix: its mass in any unit, how strongly it tints, and what it is. */
-export interface Mixed { mass: number, tinting: number, pigment: Pigment }
+export interface Mixed {
+  mass: number
+  tinting: number
+  pigment: Pigment
+}
 
 /** K and S of a mix, weighted by mass × tinting strength. @throws RangeError when nothing is in it */
 export function mixOf(inks: readonly Mixed[]): Pigment {
@@ -78,7 +93,7 @@ export function mixOf(inks: readonly Mixed[]): Pigment {
   if (!(whole > 0)) throw new RangeError('A mix needs at least one ink.')
   const mix = { k: new Float64Array(bands), s: new Float64Array(bands) }
   for (const { mass, tinting, pigment } of inks) {
-    const share = mass * tinting / whole
+    const share = (mass * tinting) / whole
     for (let i = 0; i < bands; i++) {
       mix.k[i]! += share * pigment.k[i]!
       mix.s[i]! += share * pigment.s[i]!

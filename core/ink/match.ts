@@ -3,7 +3,10 @@ import { film, type Pigment } from './kubelka-munk'
 import { bands, type Spectrum } from './spectrum'
 
 /** A tub that may go into a mix. */
-export interface Tub { pigment: Pigment, tinting: number }
+export interface Tub {
+  pigment: Pigment
+  tinting: number
+}
 
 export interface Match {
   /** Indices of the tubs, and the share of each by weight, adding up to 1. */
@@ -30,9 +33,15 @@ const polished = 24
  * @param progress told how many sets are done and how many there are
  * @returns the best of different sets, nearest first; of those within a tenth of a ΔE00 the one with fewer tubs
  */
-export function matchColour(wanted: Lab, paper: Spectrum, thickness: number, tubs: readonly Tub[], progress: (done: number, all: number) => void = () => {}): Match[] {
+export function matchColour(
+  wanted: Lab,
+  paper: Spectrum,
+  thickness: number,
+  tubs: readonly Tub[],
+  progress: (done: number, all: number) => void = () => {},
+): Match[] {
   const mix = new Film(paper, thickness, tubs)
-  const found: { tubs: number[], weights: number[], square: number }[] = []
+  const found: { tubs: number[]; weights: number[]; square: number }[] = []
   const sizes = Array.from({ length: Math.min(mostTubs, tubs.length) }, (_, i) => i + 1)
   const all = sizes.reduce((sum, size) => sum + choices(tubs.length, size), 0)
   let done = 0
@@ -48,14 +57,17 @@ export function matchColour(wanted: Lab, paper: Spectrum, thickness: number, tub
   }
   progress(all, all)
   // Some of each size, so that a mix of fewer tubs that is as good for the eye is not lost among the many of four.
-  const best = sizes.flatMap(size => found.filter(one => one.tubs.length === size).slice(0, polished / 4))
-  return best.map(({ tubs: set, weights }) => mix.polish(set, weights, wanted))
-    .sort((a, b) => Math.round(a.miss * 10) - Math.round(b.miss * 10) || a.tubs.length - b.tubs.length || a.miss - b.miss)
+  const best = sizes.flatMap((size) => found.filter((one) => one.tubs.length === size).slice(0, polished / 4))
+  return best
+    .map(({ tubs: set, weights }) => mix.polish(set, weights, wanted))
+    .sort(
+      (a, b) => Math.round(a.miss * 10) - Math.round(b.miss * 10) || a.tubs.length - b.tubs.length || a.miss - b.miss,
+    )
 }
 
 function choices(n: number, k: number): number {
   let count = 1
-  for (let i = 0; i < k; i++) count = count * (n - i) / (i + 1)
+  for (let i = 0; i < k; i++) count = (count * (n - i)) / (i + 1)
   return Math.round(count)
 }
 
@@ -64,15 +76,16 @@ function* subsets(n: number, k: number, from = 0): Generator<number[]> {
     yield []
     return
   }
-  for (let first = from; first <= n - k; first++) for (const rest of subsets(n, k - 1, first + 1)) yield [first, ...rest]
+  for (let first = from; first <= n - k; first++)
+    for (const rest of subsets(n, k - 1, first + 1)) yield [first, ...rest]
 }
 
 /** Weights of a softmax: any numbers give shares above zero that add up to 1. */
 function sharesOf(weights: readonly number[]): number[] {
   const most = Math.max(...weights)
-  const powers = weights.map(weight => Math.exp(weight - most))
+  const powers = weights.map((weight) => Math.exp(weight - most))
   const sum = powers.reduce((a, b) => a + b, 0)
-  return powers.map(power => power / sum)
+  return powers.map((power) => power / sum)
 }
 
 /** Films of mixes on one paper, made again and again. */
@@ -80,7 +93,11 @@ class Film {
   private readonly mixed: Pigment = { k: new Float64Array(bands), s: new Float64Array(bands) }
   private readonly seen = new Float64Array(bands)
 
-  constructor(private readonly paper: Spectrum, private readonly thickness: number, private readonly tubs: readonly Tub[]) {}
+  constructor(
+    private readonly paper: Spectrum,
+    private readonly thickness: number,
+    private readonly tubs: readonly Tub[],
+  ) {}
 
   /** Colour of a set of tubs; shares are of mass × tinting strength. */
   lab(set: readonly number[], weights: readonly number[]): Lab {
@@ -100,7 +117,7 @@ class Film {
   }
 
   /** Shares of a set that come nearest by least squares, from even shares. */
-  nearest(set: number[], wanted: Lab): { tubs: number[], weights: number[], square: number } {
+  nearest(set: number[], wanted: Lab): { tubs: number[]; weights: number[]; square: number } {
     let weights = set.map(() => 0)
     let miss = missOf(this.lab(set, weights), wanted)
     let square = squareOf(miss)
@@ -108,7 +125,13 @@ class Film {
     const free = set.length - 1
     for (let round = 0; round < 12 && free > 0 && square > 1e-4; round++) {
       const slopes = Array.from({ length: free }, (_, j) => {
-        const moved = missOf(this.lab(set, weights.map((weight, i) => (i === j ? weight + 1e-4 : weight))), wanted)
+        const moved = missOf(
+          this.lab(
+            set,
+            weights.map((weight, i) => (i === j ? weight + 1e-4 : weight)),
+          ),
+          wanted,
+        )
         return moved.map((value, i) => (value - miss[i]!) / 1e-4)
       })
       const step = dampedStep(slopes, miss, damping)
@@ -148,18 +171,24 @@ class Film {
     }
     const masses = sharesOf(weights).map((share, j) => share / this.tubs[set[j]!]!.tinting)
     const whole = masses.reduce((sum, mass) => sum + mass, 0)
-    return { tubs: set, shares: masses.map(mass => mass / whole), miss }
+    return { tubs: set, shares: masses.map((mass) => mass / whole), miss }
   }
 }
 
-const missOf = (seen: Lab, wanted: Lab): [number, number, number] => [seen.l - wanted.l, seen.a - wanted.a, seen.b - wanted.b]
+const missOf = (seen: Lab, wanted: Lab): [number, number, number] => [
+  seen.l - wanted.l,
+  seen.a - wanted.a,
+  seen.b - wanted.b,
+]
 const squareOf = (miss: readonly number[]) => miss[0]! * miss[0]! + miss[1]! * miss[1]! + miss[2]! * miss[2]!
 
 /** The step that lessens the squares most, held short by the damping: (JᵀJ + μ·diag) δ = −Jᵀr, for at most three unknowns. */
 function dampedStep(slopes: readonly number[][], miss: readonly number[], damping: number): number[] {
   const n = slopes.length
   const rows = slopes.map((one, i) => [
-    ...slopes.map((other, j) => one[0]! * other[0]! + one[1]! * other[1]! + one[2]! * other[2]! + (i === j ? damping : 0)),
+    ...slopes.map(
+      (other, j) => one[0]! * other[0]! + one[1]! * other[1]! + one[2]! * other[2]! + (i === j ? damping : 0),
+    ),
     -(one[0]! * miss[0]! + one[1]! * miss[1]! + one[2]! * miss[2]!),
   ])
   for (let c = 0; c < n; c++) {

@@ -15,11 +15,23 @@ describe('shares and weights', () => {
   })
 
   it('weights are whole milligrams that add up exactly', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 1, max: 999 }), { minLength: 1, maxLength: 9 }), fc.integer({ min: 1, max: 900_000 }), (parts, milligrams) => {
-      const weights = weightsOf(fractionsOf(parts), milligrams)
-      expect(weights.reduce((sum, weight) => sum + weight, 0)).toBe(milligrams)
-      expect(weights.every((weight, i) => Number.isInteger(weight) && Math.abs(weight - parts[i]! / parts.reduce((a, b) => a + b) * milligrams) < 1)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 999 }), { minLength: 1, maxLength: 9 }),
+        fc.integer({ min: 1, max: 900_000 }),
+        (parts, milligrams) => {
+          const weights = weightsOf(fractionsOf(parts), milligrams)
+          expect(weights.reduce((sum, weight) => sum + weight, 0)).toBe(milligrams)
+          expect(
+            weights.every(
+              (weight, i) =>
+                Number.isInteger(weight) &&
+                Math.abs(weight - (parts[i]! / parts.reduce((a, b) => a + b)) * milligrams) < 1,
+            ),
+          ).toBe(true)
+        },
+      ),
+    )
   })
 })
 
@@ -36,20 +48,29 @@ describe('an over-pour', () => {
   })
 
   it('ends at the wanted shares with the least that can be added', () => {
-    fc.assert(fc.property(fc.array(fc.record({ part: fc.integer({ min: 1, max: 50 }), poured: fc.integer({ min: 0, max: 500 }) }), { minLength: 1, maxLength: 6 }), fc.integer({ min: 0, max: 900 }), (given, wanted) => {
-      const fractions = fractionsOf(given.map(one => one.part))
-      const poured = given.map(one => one.poured)
-      const found = correct(poured, fractions, wanted)
-      if (!('add' in found)) throw new Error('every part is above zero')
-      expect(found.total).toBeGreaterThanOrEqual(wanted - 1e-9)
-      found.add.forEach((add, i) => {
-        expect(add).toBeGreaterThanOrEqual(0)
-        expect(poured[i]! + add).toBeCloseTo(fractions[i]! * found.total, 6)
-      })
-      // Less in all would leave something to take out, or miss the weight wanted.
-      const tight = found.total - wanted < 1e-9 || found.add.some(add => add < 1e-9)
-      expect(tight).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ part: fc.integer({ min: 1, max: 50 }), poured: fc.integer({ min: 0, max: 500 }) }), {
+          minLength: 1,
+          maxLength: 6,
+        }),
+        fc.integer({ min: 0, max: 900 }),
+        (given, wanted) => {
+          const fractions = fractionsOf(given.map((one) => one.part))
+          const poured = given.map((one) => one.poured)
+          const found = correct(poured, fractions, wanted)
+          if (!('add' in found)) throw new Error('every part is above zero')
+          expect(found.total).toBeGreaterThanOrEqual(wanted - 1e-9)
+          found.add.forEach((add, i) => {
+            expect(add).toBeGreaterThanOrEqual(0)
+            expect(poured[i]! + add).toBeCloseTo(fractions[i]! * found.total, 6)
+          })
+          // Less in all would leave something to take out, or miss the weight wanted.
+          const tight = found.total - wanted < 1e-9 || found.add.some((add) => add < 1e-9)
+          expect(tight).toBe(true)
+        },
+      ),
+    )
   })
 
   it('a left-over is topped up from what it holds', () => {
@@ -61,15 +82,29 @@ describe('an over-pour', () => {
 })
 
 describe('how much ink', () => {
-  const job: InkJob = { blockArea: 60_000, inkedShare: 0.6, wipedShare: 0, impressions: 1, sessions: 0, rollerSurface: 0, slabArea: 0 }
+  const job: InkJob = {
+    blockArea: 60_000,
+    inkedShare: 0.6,
+    wipedShare: 0,
+    impressions: 1,
+    sessions: 0,
+    rollerSurface: 0,
+    slabArea: 0,
+  }
 
   it('an impression of 300 × 200 mm at 60 %, 8 µm, 1.1 g/cm³ takes 0.3168 g', () => {
     expect(gramsAnImpression(60_000, 0.6, 8, 1.1)).toBeCloseTo(0.3168, 10)
-    expect(inkAmount(job, inkGuesses.press)).toMatchObject({ prints: expect.closeTo(0.3168, 10), total: expect.closeTo(0.34848, 10) })
+    expect(inkAmount(job, inkGuesses.press)).toMatchObject({
+      prints: expect.closeTo(0.3168, 10),
+      total: expect.closeTo(0.34848, 10),
+    })
   })
 
   it('adds wiping, what roller and slab hold at every wash-up, and handling', () => {
-    const amount = inkAmount({ ...job, impressions: 40, wipedShare: 0.1, sessions: 2, rollerSurface: 30_000, slabArea: 45_000 }, inkGuesses.press)
+    const amount = inkAmount(
+      { ...job, impressions: 40, wipedShare: 0.1, sessions: 2, rollerSurface: 30_000, slabArea: 45_000 },
+      inkGuesses.press,
+    )
     expect(amount.prints).toBeCloseTo(12.672, 9)
     expect(amount.wiped).toBeCloseTo(2.112, 9)
     expect(amount.held).toBeCloseTo(3.3, 9)
@@ -80,7 +115,15 @@ describe('how much ink', () => {
   it('a weighed run gives its film back, and the shop’s film leans on it by area', () => {
     const guess = { ...inkGuesses.press, film: 7 }
     const planned = inkAmount({ ...job, impressions: 50, sessions: 1, rollerSurface: 30_000, slabArea: 40_000 }, guess)
-    const run = { mixed: planned.total + 6, left: 4, scraped: 2, area: 60_000 * 0.6 * 50, sessions: 1, rollerSurface: 30_000, slabArea: 40_000 }
+    const run = {
+      mixed: planned.total + 6,
+      left: 4,
+      scraped: 2,
+      area: 60_000 * 0.6 * 50,
+      sessions: 1,
+      rollerSurface: 30_000,
+      slabArea: 40_000,
+    }
     expect(filmOfRun(run, inkGuesses.press)).toBeCloseTo(7, 9)
     expect(filmOfRun({ ...run, area: 0 }, inkGuesses.press)).toBeNull()
     expect(filmOfRun({ ...run, mixed: 6.5 }, inkGuesses.press)).toBeNull()
@@ -91,11 +134,15 @@ describe('how much ink', () => {
 })
 
 describe('what suits a mix', () => {
-  const stirred = (more: Partial<Ingredient>): Ingredient[] => [{ name: 'the stuff', nature: 'oil', family: 'oil', share: 0.04, limits: null, ...more }]
+  const stirred = (more: Partial<Ingredient>): Ingredient[] => [
+    { name: 'the stuff', nature: 'oil', family: 'oil', share: 0.04, limits: null, ...more },
+  ]
 
   it('warns outside the label’s range, and not inside it', () => {
     expect(mixWarnings('oil', stirred({ limits: { least: 1, most: 5 } }))).toEqual([])
-    expect(mixWarnings('oil', stirred({ share: 0.08, limits: { least: 1, most: 5 } }))).toEqual(['the stuff is 8 % of the mix; its label says 1 to 5 %.'])
+    expect(mixWarnings('oil', stirred({ share: 0.08, limits: { least: 1, most: 5 } }))).toEqual([
+      'the stuff is 8 % of the mix; its label says 1 to 5 %.',
+    ])
     expect(mixWarnings('oil', stirred({ share: 0.005, limits: { least: 1, most: 5 } }))[0]).toContain('0.5 %')
     expect(mixWarnings('oil', stirred({ share: 0, family: 'water-based' }))).toEqual([])
   })

@@ -40,8 +40,12 @@ describe('overlaps', () => {
   })
 
   it('two clear films are nearly free of order', () => {
-    expect(apart(overlaps(cream, [glaze, rose], [0, 1])[3]!, overlaps(cream, [glaze, rose], [1, 0])[3]!)).toBeLessThan(1)
-    expect(apart(overlaps(cream, [glaze, hiding], [0, 1])[3]!, overlaps(cream, [glaze, hiding], [1, 0])[3]!)).toBeGreaterThan(5)
+    expect(apart(overlaps(cream, [glaze, rose], [0, 1])[3]!, overlaps(cream, [glaze, rose], [1, 0])[3]!)).toBeLessThan(
+      1,
+    )
+    expect(
+      apart(overlaps(cream, [glaze, hiding], [0, 1])[3]!, overlaps(cream, [glaze, hiding], [1, 0])[3]!),
+    ).toBeGreaterThan(5)
   })
 })
 
@@ -49,23 +53,34 @@ describe('ranking orders', () => {
   it('agrees with laying every order by hand', () => {
     const films = [glaze, hiding, rose]
     const wishes = [
-      { layers: 0b011, keep: 'layer' as const, layer: 0 }, { layers: 0b111, keep: 'colour' as const, colour: labOfHex('#8899aa') }, { layers: 0b110, keep: 'paper' as const },
+      { layers: 0b011, keep: 'layer' as const, layer: 0 },
+      { layers: 0b111, keep: 'colour' as const, colour: labOfHex('#8899aa') },
+      { layers: 0b110, keep: 'paper' as const },
     ]
     const ranked = rankOrders(cream, white, films, wishes)
     expect(ranked).toHaveLength(6)
     for (const { order, misses, sum } of ranked) {
       const seen = overlaps(cream, films, order)
       expect(misses).toEqual([
-        expect.closeTo(apart(seen[0b011]!, film(white, glaze.pigment, 8)), 9), expect.closeTo(deltaE(labOf(seen[0b111]!), labOfHex('#8899aa')), 9), expect.closeTo(apart(seen[0b110]!, cream), 9),
+        expect.closeTo(apart(seen[0b011]!, film(white, glaze.pigment, 8)), 9),
+        expect.closeTo(deltaE(labOf(seen[0b111]!), labOfHex('#8899aa')), 9),
+        expect.closeTo(apart(seen[0b110]!, cream), 9),
       ])
-      expect(sum).toBeCloseTo(misses.reduce((a, b) => a + b), 9)
+      expect(sum).toBeCloseTo(
+        misses.reduce((a, b) => a + b),
+        9,
+      )
     }
-    expect(ranked.map(one => one.sum)).toEqual(ranked.map(one => one.sum).sort((a, b) => a - b))
+    expect(ranked.map((one) => one.sum)).toEqual(ranked.map((one) => one.sum).sort((a, b) => a - b))
   })
 
   it('lays the hiding film first when the glaze shall keep its own colour', () => {
-    expect(rankOrders(cream, white, [glaze, hiding], [{ layers: 0b11, keep: 'layer', layer: 0 }])[0]!.order).toEqual([1, 0])
-    expect(rankOrders(cream, white, [glaze, hiding], [{ layers: 0b11, keep: 'layer', layer: 1 }])[0]!.order).toEqual([0, 1])
+    expect(rankOrders(cream, white, [glaze, hiding], [{ layers: 0b11, keep: 'layer', layer: 0 }])[0]!.order).toEqual([
+      1, 0,
+    ])
+    expect(rankOrders(cream, white, [glaze, hiding], [{ layers: 0b11, keep: 'layer', layer: 1 }])[0]!.order).toEqual([
+      0, 1,
+    ])
   })
 
   it('goes through all orders of up to seven layers and no more', () => {
@@ -76,7 +91,7 @@ describe('ranking orders', () => {
 })
 
 describe('matching a colour', () => {
-  const tubs = starterInks.filter(ink => ink.nature !== 'oil' && ink.nature !== 'drier' && ink.nature !== 'extender')
+  const tubs = starterInks.filter((ink) => ink.nature !== 'oil' && ink.nature !== 'drier' && ink.nature !== 'extender')
 
   it('finds a mix again that was made of the tubs', () => {
     const mixed = mix(['warm red', 2], ['earth yellow', 3], ['transparent base', 15])
@@ -92,16 +107,35 @@ describe('matching a colour', () => {
     const wanted = labOfHex('#7a8f6a')
     const [best] = matchColour(wanted, cream, 8, tubs)
     let pair = Infinity
-    for (const one of tubs) for (const other of tubs) {
-      for (let share = 0.02; share < 1; share += 0.06) pair = Math.min(pair, deltaE(labOf(film(cream, mixOf([{ mass: share, ...one }, { mass: 1 - share, ...other }]), 8)), wanted))
-    }
+    for (const one of tubs)
+      for (const other of tubs) {
+        for (let share = 0.02; share < 1; share += 0.06)
+          pair = Math.min(
+            pair,
+            deltaE(
+              labOf(
+                film(
+                  cream,
+                  mixOf([
+                    { mass: share, ...one },
+                    { mass: 1 - share, ...other },
+                  ]),
+                  8,
+                ),
+              ),
+              wanted,
+            ),
+          )
+      }
     expect(best!.miss).toBeLessThanOrEqual(pair + 1e-9)
-    expect(best!.shares.every(share => share >= 0)).toBe(true)
+    expect(best!.shares.every((share) => share >= 0)).toBe(true)
   }, 30_000)
 
   it('does with one tub, tells how far it is, and takes none for none', () => {
     let told = 0
-    const [only] = matchColour(labOfHex('#3355aa'), white, 8, [starterInk('orange')!], (done, all) => { told = done / all })
+    const [only] = matchColour(labOfHex('#3355aa'), white, 8, [starterInk('orange')!], (done, all) => {
+      told = done / all
+    })
     expect(only).toMatchObject({ tubs: [0], shares: [1] })
     expect(only!.miss).toBeGreaterThan(20)
     expect(told).toBe(1)

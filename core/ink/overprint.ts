@@ -4,7 +4,10 @@ import { mostLayers } from './roll-up'
 import type { Spectrum } from './spectrum'
 
 /** One layer of the print as a film. Thickness in µm. */
-export interface Film { pigment: Pigment, thickness: number }
+export interface Film {
+  pigment: Pigment
+  thickness: number
+}
 
 /**
  * Every overlap of some layers on a paper (MODELS M7), laid in the given order.
@@ -17,7 +20,7 @@ export function overlaps(paper: Spectrum, films: readonly Film[], order: readonl
   const seen: Spectrum[] = [paper]
   for (let set = 1; set < 1 << films.length; set++) {
     // The last laid of the set lies over what the others make without it.
-    const top = order.findLast(layer => (set & (1 << layer)) !== 0)!
+    const top = order.findLast((layer) => (set & (1 << layer)) !== 0)!
     seen[set] = film(seen[set & ~(1 << top)]!, films[top]!.pigment, films[top]!.thickness)
   }
   return seen
@@ -25,10 +28,10 @@ export function overlaps(paper: Spectrum, films: readonly Film[], order: readonl
 
 /** What an overlap should look like. */
 export type Wish =
-  | { layers: number, keep: 'colour', colour: Lab }
+  | { layers: number; keep: 'colour'; colour: Lab }
   /** Near a layer's own colour on white. */
-  | { layers: number, keep: 'layer', layer: number }
-  | { layers: number, keep: 'paper' }
+  | { layers: number; keep: 'layer'; layer: number }
+  | { layers: number; keep: 'paper' }
 
 export interface RankedOrder {
   order: number[]
@@ -55,26 +58,38 @@ export function orders(n: number): number[][] {
  * @param white ground on which a layer's own colour is seen
  * @throws RangeError for more than seven layers
  */
-export function rankOrders(paper: Spectrum, white: Spectrum, films: readonly Film[], wishes: readonly Wish[]): RankedOrder[] {
-  if (films.length > mostLayers) throw new RangeError(`At most ${mostLayers} layers are put in order; ${films.length} were given.`)
-  const colours = new Map<string, { reflectance: Spectrum, lab: Lab }>()
-  const laid = (layers: readonly number[]): { reflectance: Spectrum, lab: Lab } => {
+export function rankOrders(
+  paper: Spectrum,
+  white: Spectrum,
+  films: readonly Film[],
+  wishes: readonly Wish[],
+): RankedOrder[] {
+  if (films.length > mostLayers)
+    throw new RangeError(`At most ${mostLayers} layers are put in order; ${films.length} were given.`)
+  const colours = new Map<string, { reflectance: Spectrum; lab: Lab }>()
+  const laid = (layers: readonly number[]): { reflectance: Spectrum; lab: Lab } => {
     const key = layers.join(' ')
     let known = colours.get(key)
     if (!known) {
       const top = films[layers.at(-1)!]
       const reflectance = top ? film(laid(layers.slice(0, -1)).reflectance, top.pigment, top.thickness) : paper
-      colours.set(key, known = { reflectance, lab: labOf(reflectance) })
+      colours.set(key, (known = { reflectance, lab: labOf(reflectance) }))
     }
     return known
   }
-  const wanted = wishes.map(wish => (wish.keep === 'colour' ? wish.colour : wish.keep === 'paper' ? labOf(paper) : labOf(film(white, films[wish.layer]!.pigment, films[wish.layer]!.thickness))))
+  const wanted = wishes.map((wish) =>
+    wish.keep === 'colour'
+      ? wish.colour
+      : wish.keep === 'paper'
+        ? labOf(paper)
+        : labOf(film(white, films[wish.layer]!.pigment, films[wish.layer]!.thickness)),
+  )
   const misses = new Map<string, number>()
   const missOf = (order: readonly number[], i: number) => {
-    const layers = order.filter(layer => (wishes[i]!.layers & (1 << layer)) !== 0)
+    const layers = order.filter((layer) => (wishes[i]!.layers & (1 << layer)) !== 0)
     const key = `${i}:${layers.join(' ')}`
     let known = misses.get(key)
-    if (known === undefined) misses.set(key, known = deltaE(laid(layers).lab, wanted[i]!))
+    if (known === undefined) misses.set(key, (known = deltaE(laid(layers).lab, wanted[i]!)))
     return known
   }
   const ranked = orders(films.length).map((order) => {

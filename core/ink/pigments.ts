@@ -11,18 +11,39 @@ export const inkNatures: readonly InkNature[] = ['pigment', 'white', 'base', 'ex
 /** Absorbs up to, from, or round a wavelength in nm, so strongly per µm, over a slope or spread in nm. */
 type Absorption = readonly [shape: 'below' | 'above' | 'round', at: number, spread: number, strength: number]
 
-export interface StarterInk { name: string, nature: InkNature, density: number, tinting: number, pigment: Pigment }
-
-function curve(absorptions: readonly Absorption[], least: number): Float64Array {
-  return Float64Array.from(wavelengths, nm => absorptions.reduce((sum, [shape, at, spread, strength]) => {
-    const away = (nm - at) / spread
-    const share = shape === 'round' ? Math.exp(-away * away / 2) : 1 / (1 + Math.exp(shape === 'below' ? away : -away))
-    return sum + strength * share
-  }, least))
+export interface StarterInk {
+  name: string
+  nature: InkNature
+  density: number
+  tinting: number
+  pigment: Pigment
 }
 
-const ink = (name: string, nature: InkNature, density: number, tinting: number, scatters: number, least: number, ...absorptions: Absorption[]): StarterInk => ({
-  name, nature, density, tinting, pigment: { k: curve(absorptions, least), s: curve([], scatters) },
+function curve(absorptions: readonly Absorption[], least: number): Float64Array {
+  return Float64Array.from(wavelengths, (nm) =>
+    absorptions.reduce((sum, [shape, at, spread, strength]) => {
+      const away = (nm - at) / spread
+      const share =
+        shape === 'round' ? Math.exp((-away * away) / 2) : 1 / (1 + Math.exp(shape === 'below' ? away : -away))
+      return sum + strength * share
+    }, least),
+  )
+}
+
+const ink = (
+  name: string,
+  nature: InkNature,
+  density: number,
+  tinting: number,
+  scatters: number,
+  least: number,
+  ...absorptions: Absorption[]
+): StarterInk => ({
+  name,
+  nature,
+  density,
+  tinting,
+  pigment: { k: curve(absorptions, least), s: curve([], scatters) },
 })
 
 export const starterInks: readonly StarterInk[] = [
@@ -46,4 +67,4 @@ export const starterInks: readonly StarterInk[] = [
 ]
 
 /** A starter ink by its name, or undefined. */
-export const starterInk = (name: string): StarterInk | undefined => starterInks.find(one => one.name === name)
+export const starterInk = (name: string): StarterInk | undefined => starterInks.find((one) => one.name === name)

@@ -25,7 +25,8 @@ const size = bands + 3
 export function reflectanceOf(hex: string): Spectrum {
   const key = hex.toLowerCase()
   let found = known.get(key)
-  if (!found) known.set(key, found = smoothest(linearOfHex(key).map(part => Math.min(lightest, Math.max(darkest, part)))))
+  if (!found)
+    known.set(key, (found = smoothest(linearOfHex(key).map((part) => Math.min(lightest, Math.max(darkest, part))))))
   return found.slice()
 }
 
@@ -41,7 +42,7 @@ function smoothest(wanted: readonly number[]): Spectrum {
     for (let k = 0; k < 3; k++) multipliers[k]! += share * step[bands + k]!
     if (longest < 1e-9) break
   }
-  return Float64Array.from(z, value => (1 + Math.tanh(value)) / 2)
+  return Float64Array.from(z, (value) => (1 + Math.tanh(value)) / 2)
 }
 
 /** One step of Newton's method on the conditions for least slope under the three colour constraints. */
@@ -52,7 +53,8 @@ function newtonStep(z: Float64Array, multipliers: readonly number[], wanted: rea
     const row = rows[i]!
     const bend = Math.tanh(z[i]!)
     const slope = (1 - bend * bend) / 2
-    const pull = toLinear[0]![i]! * multipliers[0]! + toLinear[1]![i]! * multipliers[1]! + toLinear[2]![i]! * multipliers[2]!
+    const pull =
+      toLinear[0]![i]! * multipliers[0]! + toLinear[1]![i]! * multipliers[1]! + toLinear[2]![i]! * multipliers[2]!
     const ends = i === 0 || i === bands - 1
     row[i] = (ends ? 2 : 4) - 2 * slope * bend * pull
     let gradient = (ends ? 2 : 4) * z[i]! + slope * pull
@@ -64,7 +66,7 @@ function newtonStep(z: Float64Array, multipliers: readonly number[], wanted: rea
     row[size] = -gradient
     for (let k = 0; k < 3; k++) {
       row[bands + k] = rows[bands + k]![i] = slope * toLinear[k]![i]!
-      missed[k]! -= toLinear[k]![i]! * (1 + bend) / 2
+      missed[k]! -= (toLinear[k]![i]! * (1 + bend)) / 2
     }
   }
   for (let k = 0; k < 3; k++) rows[bands + k]![size] = missed[k]!

@@ -2,10 +2,17 @@ import type { HueName } from './hues'
 import type { Roller } from './roller'
 
 /** Something to do every so many pulls: the slab's rim, masks, the jig. */
-export interface Chore { every: number, what: string }
+export interface Chore {
+  every: number
+  what: string
+}
 
 /** How one zone of a layer takes its ink. Shares of the block, 0 to 1; null while unknown. */
-export interface ZoneInk { zoneId: string, inkedShare: number | null, wipedShare: number }
+export interface ZoneInk {
+  zoneId: string
+  inkedShare: number | null
+  wipedShare: number
+}
 
 /** How a layer is rolled up: what printers keep the same for every impression. */
 export interface RollUp {
@@ -26,34 +33,66 @@ export interface RollUp {
 }
 
 export const rollUpDefaults: RollUp = {
-  roller: null, slabArea: 60_000, charges: 2, passes: 2, directions: 'crosswise, then lengthwise', wiping: '', masks: '', dabbing: '', touching: '',
-  chores: [], zones: [], sessions: 1,
+  roller: null,
+  slabArea: 60_000,
+  charges: 2,
+  passes: 2,
+  directions: 'crosswise, then lengthwise',
+  wiping: '',
+  masks: '',
+  dabbing: '',
+  touching: '',
+  chores: [],
+  zones: [],
+  sessions: 1,
 }
 
 /** The routine in one line, as it is repeated at the press. */
 export function routineWords({ charges, passes, directions, wiping, masks, dabbing, touching }: RollUp): string {
   const times = (n: number, one: string, many: string) => (n === 1 ? `1 ${one}` : `${n} ${many}`)
   return [
-    `${times(charges, 'charge', 'charges')}, ${times(passes, 'pass', 'passes')} each`, directions,
-    wiping && `wipe ${wiping}`, masks && `mask ${masks}`, dabbing && `dab off ${dabbing}`, touching && `touch in ${touching}`,
-  ].filter(Boolean).join(', ')
+    `${times(charges, 'charge', 'charges')}, ${times(passes, 'pass', 'passes')} each`,
+    directions,
+    wiping && `wipe ${wiping}`,
+    masks && `mask ${masks}`,
+    dabbing && `dab off ${dabbing}`,
+    touching && `touch in ${touching}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 
 /** Chores due now, after so many pulls of the layer. */
 export function choresDue(chores: readonly Chore[], pulls: number): Chore[] {
-  return pulls === 0 ? [] : chores.filter(chore => chore.every > 0 && pulls % chore.every === 0)
+  return pulls === 0 ? [] : chores.filter((chore) => chore.every > 0 && pulls % chore.every === 0)
 }
 
 /** Why a routine cannot stand, or null. */
-export function rollUpFault({ charges, passes, slabArea, sessions, chores, zones }: RollUp): { field: string, message: string } | null {
-  if (!(charges >= 0 && passes >= 1)) return { field: 'passes', message: 'The block is rolled at least once, with no fewer than 0 charges.' }
+export function rollUpFault({
+  charges,
+  passes,
+  slabArea,
+  sessions,
+  chores,
+  zones,
+}: RollUp): { field: string; message: string } | null {
+  if (!(charges >= 0 && passes >= 1))
+    return { field: 'passes', message: 'The block is rolled at least once, with no fewer than 0 charges.' }
   if (!(slabArea >= 0) || !(sessions >= 0)) return { field: 'sessions', message: 'Slab and sessions are zero or more.' }
-  const idle = chores.find(chore => chore.what.trim() === '' || !(chore.every >= 1))
+  const idle = chores.find((chore) => chore.what.trim() === '' || !(chore.every >= 1))
   if (idle) return { field: 'chores', message: 'A chore says what to do and after how many pulls, 1 or more.' }
-  const odd = zones.find(zone => (zone.inkedShare !== null && !(zone.inkedShare >= 0 && zone.inkedShare <= 1)) || !(zone.wipedShare >= 0 && zone.wipedShare <= 1))
+  const odd = zones.find(
+    (zone) =>
+      (zone.inkedShare !== null && !(zone.inkedShare >= 0 && zone.inkedShare <= 1)) ||
+      !(zone.wipedShare >= 0 && zone.wipedShare <= 1),
+  )
   if (odd) return { field: 'zones', message: 'A share of the block lies between 0 and 100 %.' }
   const whole = zones.reduce((sum, zone) => sum + (zone.inkedShare ?? 0), 0)
-  if (whole > 1 + 1e-9) return { field: 'zones', message: `The zones together ink ${Math.round(whole * 100)} % of the block; more than the whole cannot be.` }
+  if (whole > 1 + 1e-9)
+    return {
+      field: 'zones',
+      message: `The zones together ink ${Math.round(whole * 100)} % of the block; more than the whole cannot be.`,
+    }
   return null
 }
 
@@ -61,23 +100,37 @@ export function rollUpFault({ charges, passes, slabArea, sessions, chores, zones
 export const inkSigns = {
   right: 'It hisses softly and looks like fine velvet; tilted to the light the block shines evenly.',
   much: 'Wet, peaked or ropey, loud and sticky: lines close, a rim is squeezed out at the edges. Unload the roller on clean paper, skip a charge.',
-  little: 'The roller has gone silent; dull patches on the tilted block, white specks in the solids. Charge sooner, one more pass.',
+  little:
+    'The roller has gone silent; dull patches on the tilted block, white specks in the solids. Charge sooner, one more pass.',
 } as const
 
 /** More layers than this are not laid out: 2ⁿ overlaps and n! orders. */
 export const mostLayers = 7
 
 /** One ink of a layer on the overprint table. Thickness in µm. */
-export interface OverprintLayer { layerId: string, batchId: string | null, thickness: number }
+export interface OverprintLayer {
+  layerId: string
+  batchId: string | null
+  thickness: number
+}
 
-export interface OverprintWish { layers: string[], keep: 'colour' | 'layer' | 'paper', colour: string | null, layerId: string | null }
+export interface OverprintWish {
+  layers: string[]
+  keep: 'colour' | 'layer' | 'paper'
+  colour: string | null
+  layerId: string | null
+}
 
 /** The layers in the order they are meant to be laid, and what their overlaps should look like. */
-export interface OverprintPlan { paper: string, layers: OverprintLayer[], wishes: OverprintWish[] }
+export interface OverprintPlan {
+  paper: string
+  layers: OverprintLayer[]
+  wishes: OverprintWish[]
+}
 
 /** Inks side by side on one roller. `at`: middle of a stripe as a share of the roller's width. */
 export interface BlendPlan {
-  stripes: { batchId: string, at: number }[]
+  stripes: { batchId: string; at: number }[]
   /** Width of each zone where two inks meet, as a share of the roller's width. */
   blend: number
   widening: number
@@ -90,13 +143,34 @@ export interface BlendPlan {
 }
 
 /** Why a blend cannot stand, or null. */
-export function blendFault({ stripes, blend, widening, freshAfter, thickness }: BlendPlan): { field: string, message: string } | null {
-  if (stripes.length < 2 || stripes.length > 4) return { field: 'stripes', message: `A blended roll has two to four inks; ${stripes.length} were given.` }
-  if (stripes.some((stripe, i) => !(stripe.at >= 0 && stripe.at <= 1) || (i > 0 && stripe.at <= stripes[i - 1]!.at))) return { field: 'stripes', message: 'The inks lie side by side: each further along the roller than the one before.' }
-  if (!(blend >= 0 && blend <= 1) || !(widening >= 0)) return { field: 'blend', message: 'The blend is a share of the roller’s width, 0 to 100 %, and does not narrow.' }
-  if (!(freshAfter >= 0) || !(thickness > 0)) return { field: 'freshAfter', message: 'Charges until a fresh lay are zero or more, and the film is thicker than nothing.' }
+export function blendFault({
+  stripes,
+  blend,
+  widening,
+  freshAfter,
+  thickness,
+}: BlendPlan): { field: string; message: string } | null {
+  if (stripes.length < 2 || stripes.length > 4)
+    return { field: 'stripes', message: `A blended roll has two to four inks; ${stripes.length} were given.` }
+  if (stripes.some((stripe, i) => !(stripe.at >= 0 && stripe.at <= 1) || (i > 0 && stripe.at <= stripes[i - 1]!.at)))
+    return {
+      field: 'stripes',
+      message: 'The inks lie side by side: each further along the roller than the one before.',
+    }
+  if (!(blend >= 0 && blend <= 1) || !(widening >= 0))
+    return { field: 'blend', message: 'The blend is a share of the roller’s width, 0 to 100 %, and does not narrow.' }
+  if (!(freshAfter >= 0) || !(thickness > 0))
+    return {
+      field: 'freshAfter',
+      message: 'Charges until a fresh lay are zero or more, and the film is thicker than nothing.',
+    }
   return null
 }
 
 /** How an inked share was found in a picture of the block, or null when it was typed. */
-export interface ShareReading { pictureId: string, threshold: number, lightInked: boolean, masked: { left: number, top: number, width: number, height: number }[] }
+export interface ShareReading {
+  pictureId: string
+  threshold: number
+  lightInked: boolean
+  masked: { left: number; top: number; width: number; height: number }[]
+}

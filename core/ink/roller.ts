@@ -1,5 +1,10 @@
 /** A hand roller. Lengths in mm. */
-export interface Roller { id: string, name: string, width: number, diameter: number }
+export interface Roller {
+  id: string
+  name: string
+  width: number
+  diameter: number
+}
 
 export interface RollerFit {
   /** Way the roller goes before it has turned once, mm. */
@@ -21,7 +26,8 @@ export const rollerMargin = 10
  */
 export function rollerFit(roller: Pick<Roller, 'width' | 'diameter'>, across: number, length: number): RollerFit {
   const circumference = Math.PI * roller.diameter
-  const every = (step: number, most: number) => (step > 0 ? Array.from({ length: Math.max(0, Math.ceil(most / step - 1e-9) - 1) }, (_, i) => step * (i + 1)) : [])
+  const every = (step: number, most: number) =>
+    step > 0 ? Array.from({ length: Math.max(0, Math.ceil(most / step - 1e-9) - 1) }, (_, i) => step * (i + 1)) : []
   return {
     circumference,
     laps: roller.width >= across ? [] : every(roller.width, across),
@@ -32,9 +38,16 @@ export function rollerFit(roller: Pick<Roller, 'width' | 'diameter'>, across: nu
 
 /** The narrowest roller that covers the block with its margin; of equals the thicker. Null when none does. */
 export function narrowestFor<R extends Roller>(rollers: readonly R[], across: number): R | null {
-  const wide = rollers.filter(roller => roller.width >= across + 2 * rollerMargin)
-  return wide.reduce<R | null>((best, roller) => (!best || roller.width < best.width || (roller.width === best.width && roller.diameter > best.diameter) ? roller : best), null)
+  const wide = rollers.filter((roller) => roller.width >= across + 2 * rollerMargin)
+  return wide.reduce<R | null>(
+    (best, roller) =>
+      !best || roller.width < best.width || (roller.width === best.width && roller.diameter > best.diameter)
+        ? roller
+        : best,
+    null,
+  )
 }
 
 /** Surface that holds ink, mm². */
-export const rollerSurface = ({ width, diameter }: Pick<Roller, 'width' | 'diameter'>): number => Math.PI * diameter * width
+export const rollerSurface = ({ width, diameter }: Pick<Roller, 'width' | 'diameter'>): number =>
+  Math.PI * diameter * width

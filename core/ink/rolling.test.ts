@@ -6,17 +6,27 @@ import { starterInk } from './pigments'
 import { reflectanceOf } from './reconstruct'
 import { narrowestFor, rollerFit, rollerSurface } from './roller'
 
-const stripe = (name: string, at: number): Stripe => ({ pigment: starterInk(name)!.pigment, tinting: starterInk(name)!.tinting, at })
+const stripe = (name: string, at: number): Stripe => ({
+  pigment: starterInk(name)!.pigment,
+  tinting: starterInk(name)!.tinting,
+  at,
+})
 const paper = reflectanceOf('#f4efe2')
 
 describe('a blended roll', () => {
   it('shares add up to 1, each ink is pure at its own middle, and the blend widens', () => {
     const three = [stripe('clear yellow', 0.1), stripe('rose', 0.5), stripe('deep blue', 0.9)]
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (at, blend) => {
-      const shares = sharesAt(three, at, blend)
-      expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12)
-      expect(shares.every(share => share >= 0)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (at, blend) => {
+          const shares = sharesAt(three, at, blend)
+          expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12)
+          expect(shares.every((share) => share >= 0)).toBe(true)
+        },
+      ),
+    )
     expect(sharesAt(three, 0.5, 0.2)).toEqual([0, 1, 0])
     expect(sharesAt(three, 0.3, 0.2)[0]).toBeCloseTo(0.5, 12)
     expect(sharesAt(three, 0.25, 0)).toEqual([1, 0, 0])
@@ -38,23 +48,30 @@ describe('a blended roll', () => {
 
   it('finds an ink for the middle that keeps the green out', () => {
     const pair = [stripe('clear yellow', 0.15), stripe('deep blue', 0.85)] as const
-    const candidates = ['green', 'hiding white', 'rose', 'warm red'].map(name => starterInk(name)!)
+    const candidates = ['green', 'hiding white', 'rose', 'warm red'].map((name) => starterInk(name)!)
     const ranked = bridges(paper, pair, candidates, 'green', 0.3, 6)
-    const shown = (name: string) => ranked.find(bridge => candidates[bridge.index]!.name === name)!.shown
+    const shown = (name: string) => ranked.find((bridge) => candidates[bridge.index]!.name === name)!.shown
     expect(candidates[ranked[0]!.index]!.name).not.toBe('green')
     expect(shown('green')).toBeGreaterThan(shown('warm red'))
-    expect(ranked[0]!.shown).toBeLessThan(stretchesOf(rolled(paper, [...pair], 0.3, 6, 48), 'green').reduce((sum, { from, to }) => sum + to - from, 0))
+    expect(ranked[0]!.shown).toBeLessThan(
+      stretchesOf(rolled(paper, [...pair], 0.3, 6, 48), 'green').reduce((sum, { from, to }) => sum + to - from, 0),
+    )
   })
 })
 
 describe('a roller', () => {
-  const roller = (width: number, diameter = 50) => ({ id: `${width}-${diameter}`, name: `${width} mm`, width, diameter })
+  const roller = (width: number, diameter = 50) => ({
+    id: `${width}-${diameter}`,
+    name: `${width} mm`,
+    width,
+    diameter,
+  })
 
   it('runs round once in its circumference, and laps where it is narrower than the block', () => {
     const fit = rollerFit(roller(150), 320, 400)
     expect(fit.circumference).toBeCloseTo(157.08, 2)
     expect(fit.laps).toEqual([150, 300])
-    expect(fit.steps.map(step => Math.round(step))).toEqual([157, 314])
+    expect(fit.steps.map((step) => Math.round(step))).toEqual([157, 314])
     expect(fit.covers).toBe(false)
     expect(rollerFit(roller(200), 180, 150)).toMatchObject({ laps: [], steps: [], covers: true })
     expect(rollerFit(roller(199), 180, 150).covers).toBe(false)
@@ -96,18 +113,27 @@ describe('the inked share of a picture', () => {
   })
 
   it('agrees with trying every threshold', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 0, max: 60 }), { minLength: 256, maxLength: 256 }), (greys) => {
-      const counts = Uint32Array.from(greys)
-      const between = (threshold: number) => {
-        let [n, s, m, t] = [0, 0, 0, 0]
-        counts.forEach((count, grey) => {
-          if (grey < threshold) { n += count; s += count * grey } else { m += count; t += count * grey }
-        })
-        return n === 0 || m === 0 ? 0 : n * m * (s / n - t / m) ** 2
-      }
-      const most = Math.max(...greys.map((_, i) => between(i)))
-      expect(between(otsu(counts))).toBeGreaterThanOrEqual(most * (1 - 1e-6))
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 60 }), { minLength: 256, maxLength: 256 }), (greys) => {
+        const counts = Uint32Array.from(greys)
+        const between = (threshold: number) => {
+          let [n, s, m, t] = [0, 0, 0, 0]
+          counts.forEach((count, grey) => {
+            if (grey < threshold) {
+              n += count
+              s += count * grey
+            } else {
+              m += count
+              t += count * grey
+            }
+          })
+          return n === 0 || m === 0 ? 0 : n * m * (s / n - t / m) ** 2
+        }
+        const most = Math.max(...greys.map((_, i) => between(i)))
+        expect(between(otsu(counts))).toBeGreaterThanOrEqual(most * (1 - 1e-6))
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('stands for nothing in an even or a clear picture', () => {

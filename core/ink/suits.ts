@@ -9,7 +9,7 @@ export interface Ingredient {
   /** Share of the whole mix, 0 to 1. */
   share: number
   /** Range in percent of the mix that the maker gives, or null. */
-  limits: { least: number, most: number } | null
+  limits: { least: number; most: number } | null
 }
 
 const percent = (share: number) => `${(share * 100).toFixed(1).replace(/\.0$/, '')} %`
@@ -30,10 +30,16 @@ export function mixWarnings(family: InkFamily, ingredients: readonly Ingredient[
   const warnings: string[] = []
   for (const { name, nature, family: own, share, limits } of ingredients) {
     if (share <= 0) continue
-    if (own !== family && own !== 'other' && family !== 'other') warnings.push(`${name} is ${own} and the mix ${family}: ${lost(own, family)}.`)
-    else if (nature === 'oil' && family === 'water-washable oil' && own === 'other') warnings.push(`${name} is an oil of no named family: plain oil may keep the mix from washing out with water.`)
-    else if ((nature === 'oil' || nature === 'drier') && family === 'water-based') warnings.push(`${name} does not suit a water-based ink: it would separate.`)
-    else if (nature === 'drier' && family === 'rubber-based') warnings.push(`A drier works on oil; a rubber-based ink sets into the paper, and ${name} would only make it tacky.`)
+    if (own !== family && own !== 'other' && family !== 'other')
+      warnings.push(`${name} is ${own} and the mix ${family}: ${lost(own, family)}.`)
+    else if (nature === 'oil' && family === 'water-washable oil' && own === 'other')
+      warnings.push(`${name} is an oil of no named family: plain oil may keep the mix from washing out with water.`)
+    else if ((nature === 'oil' || nature === 'drier') && family === 'water-based')
+      warnings.push(`${name} does not suit a water-based ink: it would separate.`)
+    else if (nature === 'drier' && family === 'rubber-based')
+      warnings.push(
+        `A drier works on oil; a rubber-based ink sets into the paper, and ${name} would only make it tacky.`,
+      )
     if (limits && (share * 100 > limits.most + 1e-9 || share * 100 < limits.least - 1e-9)) {
       warnings.push(`${name} is ${percent(share)} of the mix; its label says ${limits.least} to ${limits.most} %.`)
     }

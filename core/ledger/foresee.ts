@@ -6,16 +6,26 @@ import { type Command, decide, evolve, type StreamState } from './streams'
  * Events get the next sequence numbers.
  */
 export function foresee<State extends StreamState>(
-  state: State, others: ReadonlyMap<string, StreamState>, command: Command, context: Context,
+  state: State,
+  others: ReadonlyMap<string, StreamState>,
+  command: Command,
+  context: Context,
 ): { state: State } | { refusal: Refusal } {
   const states = new Map(others).set(command.stream, state)
   const decision = decide(states, command, context)
   if ('refusal' in decision) return decision
-  const own = decision.events.filter(event => event.stream === command.stream)
+  const own = decision.events.filter((event) => event.stream === command.stream)
   return {
-    state: own.reduce<StreamState>((folded, event) => evolve(folded, {
-      ...event, seq: folded.seq + 1, actor: context.personId, occurredAt: context.occurredAt,
-    }), state) as State,
+    state: own.reduce<StreamState>(
+      (folded, event) =>
+        evolve(folded, {
+          ...event,
+          seq: folded.seq + 1,
+          actor: context.personId,
+          occurredAt: context.occurredAt,
+        }),
+      state,
+    ) as State,
   }
 }
 

@@ -24,24 +24,36 @@ export const streamKinds = ['edition', 'lot', 'batch', 'tub', 'press', 'studio']
 
 export function emptyState(stream: string): StreamState {
   switch (streamKind(stream)) {
-    case 'edition': return emptyEdition(stream)
-    case 'lot': return emptyLot(stream)
-    case 'batch': return emptyBatch(stream)
-    case 'tub': return emptyTub(stream)
-    case 'press': return emptyPress(stream)
-    default: return emptyStudio(stream)
+    case 'edition':
+      return emptyEdition(stream)
+    case 'lot':
+      return emptyLot(stream)
+    case 'batch':
+      return emptyBatch(stream)
+    case 'tub':
+      return emptyTub(stream)
+    case 'press':
+      return emptyPress(stream)
+    default:
+      return emptyStudio(stream)
   }
 }
 
 /** One event more on whichever stream it belongs to. Total. */
 export function evolve(state: StreamState, event: Happening): StreamState {
   switch (streamKind(event.stream)) {
-    case 'edition': return evolveEdition(state as EditionState, event)
-    case 'lot': return evolveLot(state as LotState, event)
-    case 'batch': return evolveBatch(state as BatchState, event)
-    case 'tub': return evolveTub(state as TubState, event)
-    case 'press': return evolvePress(state as PressState, event)
-    default: return evolveStudio(state as StudioState, event)
+    case 'edition':
+      return evolveEdition(state as EditionState, event)
+    case 'lot':
+      return evolveLot(state as LotState, event)
+    case 'batch':
+      return evolveBatch(state as BatchState, event)
+    case 'tub':
+      return evolveTub(state as TubState, event)
+    case 'press':
+      return evolvePress(state as PressState, event)
+    default:
+      return evolveStudio(state as StudioState, event)
   }
 }
 
@@ -57,11 +69,12 @@ export function streamsFor(command: Command): string[] {
     extra.push('studio')
     if (command.type === 'tear') {
       const { lotId, offcuts } = command.data as EditionCommands['tear']
-      extra.push(`lot:${lotId}`, ...offcuts.map(offcut => `lot:${offcut.lotId}`))
+      extra.push(`lot:${lotId}`, ...offcuts.map((offcut) => `lot:${offcut.lotId}`))
     }
     if (command.type === 'set-press') extra.push(`press:${(command.data as EditionCommands['set-press']).pressId}`)
     if (command.type === 'set-zones') {
-      for (const zone of (command.data as EditionCommands['set-zones']).zones) if (zone.batchId !== null) extra.push(`batch:${zone.batchId}`)
+      for (const zone of (command.data as EditionCommands['set-zones']).zones)
+        if (zone.batchId !== null) extra.push(`batch:${zone.batchId}`)
     }
   }
   if (command.type === 'mix-batch' || command.type === 'add-ink') {
@@ -74,16 +87,26 @@ export function streamsFor(command: Command): string[] {
 }
 
 /** The lots a tear takes from and keeps its offcuts in. */
-function lotsIn(states: ReadonlyMap<string, StreamState>, command: Command): { lot?: LotState, offcutLots?: LotState[] } {
+function lotsIn(
+  states: ReadonlyMap<string, StreamState>,
+  command: Command,
+): { lot?: LotState; offcutLots?: LotState[] } {
   if (command.type !== 'tear') return {}
   const { lotId, offcuts } = command.data as EditionCommands['tear']
   const lotOf = (id: string) => (states.get(`lot:${id}`) ?? emptyLot(`lot:${id}`)) as LotState
-  return { lot: lotOf(lotId), offcutLots: offcuts.map(offcut => lotOf(offcut.lotId)) }
+  return { lot: lotOf(lotId), offcutLots: offcuts.map((offcut) => lotOf(offcut.lotId)) }
 }
 
 /** States of one kind by their ids. */
-function statesOf<State extends StreamState>(states: ReadonlyMap<string, StreamState>, kind: string): Map<string, State> {
-  return new Map([...states].filter(([stream]) => streamKind(stream) === kind).map(([stream, state]) => [streamId(stream), state as State]))
+function statesOf<State extends StreamState>(
+  states: ReadonlyMap<string, StreamState>,
+  kind: string,
+): Map<string, State> {
+  return new Map(
+    [...states]
+      .filter(([stream]) => streamKind(stream) === kind)
+      .map(([stream, state]) => [streamId(stream), state as State]),
+  )
 }
 
 /**
@@ -96,17 +119,32 @@ export function decide(states: ReadonlyMap<string, StreamState>, command: Comman
   }
   const own = states.get(command.stream) ?? emptyState(command.stream)
   switch (streamKind(command.stream)) {
-    case 'edition': return decideEdition({
-      edition: own as EditionState,
-      studio: (states.get('studio') ?? emptyStudio()) as StudioState,
-      ...lotsIn(states, command),
-      press: [...states.values()].find(state => state.stream.startsWith('press:')) as PressState | undefined,
-      batches: statesOf<BatchState>(states, 'batch'),
-    }, { type: command.type as EditionCommandType, data: command.data as never, expectedSeq: command.expectedSeq }, context)
-    case 'lot': return decideLot(own as LotState, command, context)
-    case 'batch': return decideBatch(own as BatchState, command, { tubs: statesOf<TubState>(states, 'tub'), batches: statesOf<BatchState>(states, 'batch') }, context)
-    case 'tub': return decideTub(own as TubState, command, context)
-    case 'press': return decidePress(own as PressState, command, context)
-    default: return decideStudio(own as StudioState, command, context)
+    case 'edition':
+      return decideEdition(
+        {
+          edition: own as EditionState,
+          studio: (states.get('studio') ?? emptyStudio()) as StudioState,
+          ...lotsIn(states, command),
+          press: [...states.values()].find((state) => state.stream.startsWith('press:')) as PressState | undefined,
+          batches: statesOf<BatchState>(states, 'batch'),
+        },
+        { type: command.type as EditionCommandType, data: command.data as never, expectedSeq: command.expectedSeq },
+        context,
+      )
+    case 'lot':
+      return decideLot(own as LotState, command, context)
+    case 'batch':
+      return decideBatch(
+        own as BatchState,
+        command,
+        { tubs: statesOf<TubState>(states, 'tub'), batches: statesOf<BatchState>(states, 'batch') },
+        context,
+      )
+    case 'tub':
+      return decideTub(own as TubState, command, context)
+    case 'press':
+      return decidePress(own as PressState, command, context)
+    default:
+      return decideStudio(own as StudioState, command, context)
   }
 }

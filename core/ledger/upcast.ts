@@ -11,21 +11,26 @@ export type Upcaster = (data: Record<string, unknown>) => Record<string, unknown
 export const upcasters: Record<string, Upcaster> = {
   'edition-started@1': withPlanDefaults,
   'plan-changed@1': withPlanDefaults,
-  'sheets-torn@1': data => ({ ...data, width: 0, height: 0 }),
-  'lot-added@1': data => ({ ...data, ...lotDefaults }),
-  'lot-torn@1': data => ({ ...data, rationId: null }),
-  'batch-mixed@1': data => ({ ...data, components: (data.components as object[]).map(component => ({ ...component, tubId: null, batchId: null })) }),
-  'studio-set@1': data => ({ ...data, ...studioDefaults }),
+  'sheets-torn@1': (data) => ({ ...data, width: 0, height: 0 }),
+  'lot-added@1': (data) => ({ ...data, ...lotDefaults }),
+  'lot-torn@1': (data) => ({ ...data, rationId: null }),
+  'batch-mixed@1': (data) => ({
+    ...data,
+    components: (data.components as object[]).map((component) => ({ ...component, tubId: null, batchId: null })),
+  }),
+  'studio-set@1': (data) => ({ ...data, ...studioDefaults }),
 }
 
 function withPlanDefaults(data: Record<string, unknown>): Record<string, unknown> {
-  return { ...data, plan: { ...planDefaults, ...data.plan as object } }
+  return { ...data, plan: { ...planDefaults, ...(data.plan as object) } }
 }
 
 /** Thrown when the ledger was written by a newer program than this one. */
 export class NewerLedgerError extends Error {
   constructor(event: Pick<Happening, 'stream' | 'seq' | 'type' | 'version'>) {
-    super(`The ledger holds “${event.type}” version ${event.version} at ${event.stream}, number ${event.seq}, which this program does not know. Start the newer program again; nothing was changed.`)
+    super(
+      `The ledger holds “${event.type}” version ${event.version} at ${event.stream}, number ${event.seq}, which this program does not know. Start the newer program again; nothing was changed.`,
+    )
   }
 }
 

@@ -38,10 +38,17 @@ function floorIndex(sorted: readonly number[], value: number): number {
 }
 
 /** What is left of a part of normal width for each normal width taken off, with a knife and torn. */
-export interface Rests { cut: Int32Array, torn: Int32Array }
+export interface Rests {
+  cut: Int32Array
+  torn: Int32Array
+}
 
 /** Places to tear a part, and where the two parts stand in the ceilings. */
-interface Places { at: Float64Array, near: Int32Array, far: Int32Array }
+interface Places {
+  at: Float64Array
+  near: Int32Array
+  far: Int32Array
+}
 
 /** Strips of waste that may be added to a normal distance; `spread` are those of `any` that leave neither part normal. */
 export type StripsAdded = 'none' | 'one' | 'any' | 'spread'
@@ -56,13 +63,22 @@ export class Axis {
   readonly twoStripsNarrower: Int32Array
   private readonly distances = new Map<StripsAdded, number[]>()
   private readonly ids = new Map<number, number>()
-  private readonly placesOf = { none: new Map<number, Places>(), one: new Map<number, Places>(), any: new Map<number, Places>(), spread: new Map<number, Places>() }
+  private readonly placesOf = {
+    none: new Map<number, Places>(),
+    one: new Map<number, Places>(),
+    any: new Map<number, Places>(),
+    spread: new Map<number, Places>(),
+  }
   private readonly standings = new Map<number, number>()
 
-  constructor(private readonly lengths: readonly number[], private readonly most: number, readonly strip: number) {
+  constructor(
+    private readonly lengths: readonly number[],
+    private readonly most: number,
+    readonly strip: number,
+  ) {
     this.normal = sums(lengths, most)
     this.indexOf = new Map(this.normal.map((length, i) => [length, i]))
-    this.twoStripsNarrower = Int32Array.from(this.normal, length => this.floor(length - 2 * strip))
+    this.twoStripsNarrower = Int32Array.from(this.normal, (length) => this.floor(length - 2 * strip))
     this.close = this.normal.some((value, i) => i > 1 && value - this.normal[i - 1]! < strip)
   }
 
@@ -95,7 +111,7 @@ export class Axis {
   id(length: number, standing: number): number {
     if (standing >= 0) return standing
     let id = this.ids.get(length)
-    if (id === undefined) this.ids.set(length, id = this.normal.length + this.ids.size)
+    if (id === undefined) this.ids.set(length, (id = this.normal.length + this.ids.size))
     return id
   }
 
@@ -137,7 +153,18 @@ export class Axis {
   places(length: number, stripsAdded: StripsAdded): Places {
     const kept = this.placesOf[stripsAdded]
     let known = kept.get(length)
-    if (!known) kept.set(length, known = stripsAdded === 'none' ? this.normalPlaces(length) : this.placesWithStrips(length, this.distancesWith(stripsAdded === 'one' ? 'one' : 'any'), stripsAdded === 'spread'))
+    if (!known)
+      kept.set(
+        length,
+        (known =
+          stripsAdded === 'none'
+            ? this.normalPlaces(length)
+            : this.placesWithStrips(
+                length,
+                this.distancesWith(stripsAdded === 'one' ? 'one' : 'any'),
+                stripsAdded === 'spread',
+              )),
+      )
     return known
   }
 
@@ -172,7 +199,10 @@ export class Axis {
     let known = this.distances.get(strips)
     if (!known) {
       const { normal, lengths, most, strip } = this
-      known = strips === 'any' ? sums([...lengths, strip], most) : [...new Set([...normal, ...normal.map(length => length + strip)])].sort((a, b) => a - b)
+      known =
+        strips === 'any'
+          ? sums([...lengths, strip], most)
+          : [...new Set([...normal, ...normal.map((length) => length + strip)])].sort((a, b) => a - b)
       this.distances.set(strips, known)
     }
     return known
@@ -184,7 +214,8 @@ export class Axis {
     const at = new Float64Array(distances.length)
     const near = new Int32Array(distances.length)
     const far = new Int32Array(distances.length)
-    const standingFrom = (index: number, narrower: number, value: number) => (normal[index] === value ? index : -1 - narrower)
+    const standingFrom = (index: number, narrower: number, value: number) =>
+      normal[index] === value ? index : -1 - narrower
     let found = 0
     let fits = 0
     let narrower = 0
@@ -215,7 +246,10 @@ export class Axis {
 }
 
 /** No fewer than the most pieces of each part, by the indices of its width and height; kept both ways, as each is read along. */
-export interface Ceilings { byColumn: Int16Array, byRow: Int16Array }
+export interface Ceilings {
+  byColumn: Int16Array
+  byRow: Int16Array
+}
 
 /**
  * Ceilings for every part of normal width and height: no fewer than the most pieces it gives. With `weaker.x` waste
@@ -227,21 +261,33 @@ export interface Ceilings { byColumn: Int16Array, byRow: Int16Array }
  * columns: `whole` lists, for each height, the widths whose ceiling only a tear the other way reaches. The lists are short,
  * which is what makes this quick.
  */
-export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonly Rests[], restsY: readonly Rests[], weaker: { x: Ceilings | null, y: Ceilings | null }): Ceilings {
+export function ceilings(
+  x: Axis,
+  y: Axis,
+  lies: readonly Lie[],
+  restsX: readonly Rests[],
+  restsY: readonly Rests[],
+  weaker: { x: Ceilings | null; y: Ceilings | null },
+): Ceilings {
   const columns = x.normal.length
   const rows = y.normal.length
   const byColumn = new Int16Array(columns * rows)
   const byRow = new Int16Array(columns * rows)
   const area = lies[0]!.width * lies[0]!.height
   const wholeColumns = Array.from({ length: rows }, (): number[] => [])
-  const one = (width: number, height: number) => lies.some(lie => (weaker.x ? lie.width === width : lie.width <= width) && (weaker.y ? lie.height === height : lie.height <= height))
+  const one = (width: number, height: number) =>
+    lies.some(
+      (lie) =>
+        (weaker.x ? lie.width === width : lie.width <= width) &&
+        (weaker.y ? lie.height === height : lie.height <= height),
+    )
   for (let i = 1; i < columns; i++) {
     const width = x.normal[i]!
     const restX = weaker.x ? restsX[i]!.torn : restsX[i]!.cut
     const narrowerX = weaker.x ? x.twoStripsNarrower[i]! : i - 1
     const wholeRows: number[] = []
     for (let j = 1; j < rows; j++) {
-      const most = Math.floor(width * y.normal[j]! / area)
+      const most = Math.floor((width * y.normal[j]!) / area)
       if (most === 0) continue
       const here = i * rows + j
       const capX = weaker.x ? Math.min(most, weaker.x.byColumn[here]!) : most
@@ -266,7 +312,14 @@ export function ceilings(x: Axis, y: Axis, lies: readonly Lie[], restsX: readonl
  * The most of two parts cut with a knife, one of them of a width in `whole` and no wider than the other, or of the next
  * `narrower` part. Entries of the table lie at `base + index`; nothing gives more than `cap`.
  */
-function mostCut(table: Int16Array, whole: readonly number[], rest: Int32Array, base: number, narrower: number, cap: number): number {
+function mostCut(
+  table: Int16Array,
+  whole: readonly number[],
+  rest: Int32Array,
+  base: number,
+  narrower: number,
+  cap: number,
+): number {
   let best = table[base + narrower]!
   for (let k = 0; k < whole.length && best < cap; k++) {
     const off = whole[k]!
@@ -282,7 +335,15 @@ function mostCut(table: Int16Array, whole: readonly number[], rest: Int32Array, 
  * The most of two parts torn, one of them of a width in `whole`, or of two that are not of normal width and so two strips
  * `narrower` together; `weaker` is for what is left and not of normal width.
  */
-function mostTorn(table: Int16Array, weaker: Int16Array, whole: readonly number[], rest: Int32Array, base: number, narrower: number, cap: number): number {
+function mostTorn(
+  table: Int16Array,
+  weaker: Int16Array,
+  whole: readonly number[],
+  rest: Int32Array,
+  base: number,
+  narrower: number,
+  cap: number,
+): number {
   let best = weaker[base + narrower]!
   for (let k = 0; k < whole.length && best < cap; k++) {
     const off = whole[k]!

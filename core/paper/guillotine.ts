@@ -20,9 +20,9 @@ import { type Part, partsOf } from './parts'
 
 /** A lay-out as a tree: a part torn in two, a piece, or what is left over. */
 export type Layout =
-  | { kind: 'piece', lie: number }
+  | { kind: 'piece'; lie: number }
   | { kind: 'offcut' }
-  | { kind: 'torn', across: 'x' | 'y', at: number, first: Layout, second: Layout }
+  | { kind: 'torn'; across: 'x' | 'y'; at: number; first: Layout; second: Layout }
 
 export interface Best {
   pieces: number
@@ -43,7 +43,13 @@ export interface Best {
  * @returns for the bits of deckled sides that earn points (0 when none is wanted) the most pieces; of those lay-outs the
  * most points, then the fewest tears, then the largest single offcut. Null when more tears than that had to be looked at.
  */
-export function bestLayouts(width: number, height: number, lies: readonly Lie[], strip: number, mostTears = Infinity): (deckles: number) => Best | null {
+export function bestLayouts(
+  width: number,
+  height: number,
+  lies: readonly Lie[],
+  strip: number,
+  mostTears = Infinity,
+): (deckles: number) => Best | null {
   const parts = partsOf(width, height, lies, strip)
   const { whole, lieOf, count } = parts
   const narrowest = Math.max(strip, 1)
@@ -58,11 +64,15 @@ export function bestLayouts(width: number, height: number, lies: readonly Lie[],
     if (lie >= 0) return { kind: 'piece', lie }
     let found: Layout = { kind: 'offcut' }
     const largest = largestOffcut(part)
-    forEachBest(part, area => area >= largest, (first, second, across, at) => {
-      if (Math.max(largestOffcut(first), largestOffcut(second)) < largest) return false
-      found = { kind: 'torn', across, at, first: plain(first), second: plain(second) }
-      return true
-    })
+    forEachBest(
+      part,
+      (area) => area >= largest,
+      (first, second, across, at) => {
+        if (Math.max(largestOffcut(first), largestOffcut(second)) < largest) return false
+        found = { kind: 'torn', across, at, first: plain(first), second: plain(second) }
+        return true
+      },
+    )
     return found
   }
 
@@ -73,11 +83,17 @@ export function bestLayouts(width: number, height: number, lies: readonly Lie[],
     if (deckles.points(part, sides) === 0) return plain(part)
     let found: Layout = { kind: 'offcut' }
     const largest = deckles.largestOffcut(part, sides)
-    deckles.forEachBest(part, sides, area => area >= largest, (first, sides1, second, sides2, across, at) => {
-      if (Math.max(deckles.largestOffcut(first, sides1), deckles.largestOffcut(second, sides2)) < largest) return false
-      found = { kind: 'torn', across, at, first: deckled(first, sides1), second: deckled(second, sides2) }
-      return true
-    })
+    deckles.forEachBest(
+      part,
+      sides,
+      (area) => area >= largest,
+      (first, sides1, second, sides2, across, at) => {
+        if (Math.max(deckles.largestOffcut(first, sides1), deckles.largestOffcut(second, sides2)) < largest)
+          return false
+        found = { kind: 'torn', across, at, first: deckled(first, sides1), second: deckled(second, sides2) }
+        return true
+      },
+    )
     return found
   }
 
@@ -85,8 +101,12 @@ export function bestLayouts(width: number, height: number, lies: readonly Lie[],
     try {
       const pieces = count(whole)
       return {
-        pieces, cut: parts.cut, points: deckles.points(whole, sides), tears: pieces === 0 ? 0 : pieces + deckles.fewestOffcuts(whole, sides) - 1,
-        offcut: deckles.largestOffcut(whole, sides), layout: deckled(whole, sides),
+        pieces,
+        cut: parts.cut,
+        points: deckles.points(whole, sides),
+        tears: pieces === 0 ? 0 : pieces + deckles.fewestOffcuts(whole, sides) - 1,
+        offcut: deckles.largestOffcut(whole, sides),
+        layout: deckled(whole, sides),
       }
     } catch (error) {
       if (error instanceof TooManyTears) return null

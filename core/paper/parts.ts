@@ -23,7 +23,7 @@ export interface Part {
   leastOffcuts: number
   sure: boolean
   /** Of the smallest of parts alike: by offcuts, width and height together that are known to do with so many, or not. */
-  known: { largeEnough: number[], tooSmall: number[] } | null
+  known: { largeEnough: number[]; tooSmall: number[] } | null
   largestOffcut: number
   /** By the bits of its deckled sides. */
   deckled: (Deckled | undefined)[] | null
@@ -33,7 +33,7 @@ export interface Part {
 export interface Deckled extends Pick<Part, 'leastOffcuts' | 'sure' | 'known' | 'largestOffcut'> {
   points: number
   /** Of the smallest of parts alike: larger ones of as many pieces, and the points they earn, which no part between exceeds. */
-  larger: { width: number, height: number, points: number }[]
+  larger: { width: number; height: number; points: number }[]
 }
 
 /** What a tear leaves, and where it lies. Returns true to stop. */
@@ -50,8 +50,16 @@ export type Parts = ReturnType<typeof partsOf>
  * @param lies the ways a piece may lie, @param strip the narrowest strip that can be torn; lengths in units of 0.1 µm
  */
 export function partsOf(width: number, height: number, lies: readonly Lie[], strip: number) {
-  const x = new Axis(lies.map(lie => lie.width), width, strip)
-  const y = new Axis(lies.map(lie => lie.height), height, strip)
+  const x = new Axis(
+    lies.map((lie) => lie.width),
+    width,
+    strip,
+  )
+  const y = new Axis(
+    lies.map((lie) => lie.height),
+    height,
+    strip,
+  )
   const columns = x.normal.length
   const rows = y.normal.length
   const restsX = x.normal.map((_, i) => ({ cut: x.rest(i, 0), torn: x.rest(i, strip) }))
@@ -67,8 +75,14 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
   const looked = { tears: 8 * columns * rows }
 
   /** Ceilings by where width and height stand: of normal ones or not. */
-  const across = (row: number) => (row >= 0 ? { normal: torn.byRow, other: tornY.byRow, base: row * columns } : { normal: tornX.byRow, other: knife.byRow, base: (-1 - row) * columns })
-  const down = (column: number) => (column >= 0 ? { normal: torn.byColumn, other: tornX.byColumn, base: column * rows } : { normal: tornY.byColumn, other: knife.byColumn, base: (-1 - column) * rows })
+  const across = (row: number) =>
+    row >= 0
+      ? { normal: torn.byRow, other: tornY.byRow, base: row * columns }
+      : { normal: tornX.byRow, other: knife.byRow, base: (-1 - row) * columns }
+  const down = (column: number) =>
+    column >= 0
+      ? { normal: torn.byColumn, other: tornX.byColumn, base: column * rows }
+      : { normal: tornY.byColumn, other: knife.byColumn, base: (-1 - column) * rows }
 
   function ceilingAt(column: number, row: number): number {
     const { normal, other, base } = across(row)
@@ -82,7 +96,22 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
     const known = normal ? normalParts[key] : otherParts.get(key)
     if (known) return known
     const most = ceilingAt(column, row)
-    const part: Part = { width, height, column, row, widthId, heightId, most, alike: null, pieces: strip === 0 || most === 0 ? most : -1, leastOffcuts: -1, sure: false, known: null, largestOffcut: -1, deckled: null }
+    const part: Part = {
+      width,
+      height,
+      column,
+      row,
+      widthId,
+      heightId,
+      most,
+      alike: null,
+      pieces: strip === 0 || most === 0 ? most : -1,
+      leastOffcuts: -1,
+      sure: false,
+      known: null,
+      largestOffcut: -1,
+      deckled: null,
+    }
     if (normal) normalParts[key] = part
     else otherParts.set(key, part)
     return part
@@ -100,7 +129,14 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
     const { column, row, widthId, heightId } = part
     const width = column < 0 ? x.narrowest(column) : part.width
     const height = row < 0 ? y.narrowest(row) : part.height
-    return part.alike = partOf(width, height, column, row, column < 0 ? x.id(width, column) : widthId, row < 0 ? y.id(height, row) : heightId)
+    return (part.alike = partOf(
+      width,
+      height,
+      column,
+      row,
+      column < 0 ? x.id(width, column) : widthId,
+      row < 0 ? y.id(height, row) : heightId,
+    ))
   }
 
   /** The way a piece fills that part exactly, of two (a square) the one with more points; -1 for none. */
@@ -108,19 +144,28 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
     let best = -1
     for (let i = 0; i < lies.length; i++) {
       const lie = lies[i]!
-      if (lie.width === width && lie.height === height && (best < 0 || lie.points[sides]! > lies[best]!.points[sides]!)) best = i
+      if (lie.width === width && lie.height === height && (best < 0 || lie.points[sides]! > lies[best]!.points[sides]!))
+        best = i
     }
     return best
   }
 
   /** Offcuts a part leaves at least, by where its sides stand: one in each direction that pieces do not fill. */
-  const wastes = (most: number, column: number, row: number) => (most === 0 ? 1 : (column < 0 ? 1 : 0) + (row < 0 ? 1 : 0))
+  const wastes = (most: number, column: number, row: number) =>
+    most === 0 ? 1 : (column < 0 ? 1 : 0) + (row < 0 ? 1 : 0)
 
   /**
    * Go through the tears of a part that may give so many pieces and leave no more than so many offcuts, until `stop` says so.
    * @param may asked where the halves stand, when both must give all the pieces their ceilings promise
    */
-  function forEachTear(part: Part, stripsAdded: StripsAdded, pieces: number, mostOffcuts: number, stop: Tear, may?: MayTear): boolean {
+  function forEachTear(
+    part: Part,
+    stripsAdded: StripsAdded,
+    pieces: number,
+    mostOffcuts: number,
+    stop: Tear,
+    may?: MayTear,
+  ): boolean {
     const { width, height, column, row, widthId, heightId } = part
     const columnsOf = across(row)
     const tearsX = x.places(width, x.close ? stripsAdded : 'none')
@@ -134,7 +179,15 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
       if (first + second < pieces || wastes(first, near, row) + wastes(second, far, row) > mostOffcuts) continue
       if (may && first + second === pieces && !may('x', near, far)) continue
       const at = tearsX.at[i]!
-      if (stop(partOf(at, height, near, row, x.id(at, near), heightId), partOf(width - at, height, far, row, x.id(width - at, far), heightId), 'x', at)) return true
+      if (
+        stop(
+          partOf(at, height, near, row, x.id(at, near), heightId),
+          partOf(width - at, height, far, row, x.id(width - at, far), heightId),
+          'x',
+          at,
+        )
+      )
+        return true
     }
     const rowsOf = down(column)
     for (let i = 0; i < tearsY.at.length; i++) {
@@ -145,7 +198,15 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
       if (first + second < pieces || wastes(first, column, near) + wastes(second, column, far) > mostOffcuts) continue
       if (may && first + second === pieces && !may('y', near, far)) continue
       const at = tearsY.at[i]!
-      if (stop(partOf(width, at, column, near, widthId, y.id(at, near)), partOf(width, height - at, column, far, widthId, y.id(height - at, far)), 'y', at)) return true
+      if (
+        stop(
+          partOf(width, at, column, near, widthId, y.id(at, near)),
+          partOf(width, height - at, column, far, widthId, y.id(height - at, far)),
+          'y',
+          at,
+        )
+      )
+        return true
     }
     return false
   }
@@ -155,7 +216,8 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
    * less: when the smallest reaches the ceiling, all do.
    */
   function count(part: Part): number {
-    if (part.pieces < 0) part.pieces = alike(part) !== part && count(alike(part)) === part.most ? part.most : tried(part)
+    if (part.pieces < 0)
+      part.pieces = alike(part) !== part && count(alike(part)) === part.most ? part.most : tried(part)
     return part.pieces
   }
 
@@ -176,14 +238,44 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
   }
 
   /** The tears of a part that keep all its pieces and may leave no more than so many offcuts. */
-  function forEachKeeping(part: Part, stripsAdded: StripsAdded, mostOffcuts: number, stop: Tear, may?: MayTear): boolean {
+  function forEachKeeping(
+    part: Part,
+    stripsAdded: StripsAdded,
+    mostOffcuts: number,
+    stop: Tear,
+    may?: MayTear,
+  ): boolean {
     const pieces = count(part)
-    return forEachTear(part, stripsAdded, pieces, mostOffcuts, (first, second, across, at) => (
-      count(first) + second.most >= pieces && count(first) + count(second) >= pieces && stop(first, second, across, at)
-    ), may)
+    return forEachTear(
+      part,
+      stripsAdded,
+      pieces,
+      mostOffcuts,
+      (first, second, across, at) =>
+        count(first) + second.most >= pieces &&
+        count(first) + count(second) >= pieces &&
+        stop(first, second, across, at),
+      may,
+    )
   }
 
   return {
-    x, y, across, down, ceilingAt, looked, whole: partSized(width, height), pieceArea, partSized, alike, lieOf, wastes, count, forEachKeeping, isNormal: (w: number, h: number) => x.isNormal(w) && y.isNormal(h), widths: x.normal, cut: knife.byRow.at(-1)!,
+    x,
+    y,
+    across,
+    down,
+    ceilingAt,
+    looked,
+    whole: partSized(width, height),
+    pieceArea,
+    partSized,
+    alike,
+    lieOf,
+    wastes,
+    count,
+    forEachKeeping,
+    isNormal: (w: number, h: number) => x.isNormal(w) && y.isNormal(h),
+    widths: x.normal,
+    cut: knife.byRow.at(-1)!,
   }
 }

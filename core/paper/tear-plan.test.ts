@@ -2,10 +2,25 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { noEdges, offcutSizes, planTears, type TearPlan, type TearRequest } from './tear-plan'
 
-const request = (width: number, height: number, w: number, h: number, more: { strip?: number, grain?: TearRequest['piece']['grain'], sheet?: Partial<TearRequest['sheet']>, piece?: Partial<TearRequest['piece']>, count?: number } = {}): TearRequest => ({
+const request = (
+  width: number,
+  height: number,
+  w: number,
+  h: number,
+  more: {
+    strip?: number
+    grain?: TearRequest['piece']['grain']
+    sheet?: Partial<TearRequest['sheet']>
+    piece?: Partial<TearRequest['piece']>
+    count?: number
+  } = {},
+): TearRequest => ({
   sheet: { width, height, deckles: noEdges, allowance: 0, grain: 'width', ...more.sheet },
   piece: { width: w, height: h, grain: more.grain ?? 'free', deckles: noEdges, ...more.piece },
-  count: more.count ?? 1, strip: more.strip ?? 0, price: 4, block: { width: 100, height: 80 },
+  count: more.count ?? 1,
+  strip: more.strip ?? 0,
+  price: 4,
+  block: { width: 100, height: 80 },
 })
 const perSheet = (...given: Parameters<typeof request>) => planTears(request(...given)).perSheet
 
@@ -39,16 +54,27 @@ describe('the worked checks', () => {
 
 describe('offcuts', () => {
   it('are gathered by size, whatever their place', () => {
-    const at = (x: number, width: number, height: number, use: 'proof' | 'test strip') => ({ x, y: 0, width, height, use })
-    expect(offcutSizes([at(0, 160, 260, 'proof'), at(200, 62.5, 300, 'test strip'), at(400, 160.04, 260, 'proof')])).toEqual([
-      { width: 160, height: 260, use: 'proof', count: 2 }, { width: 62.5, height: 300, use: 'test strip', count: 1 },
+    const at = (x: number, width: number, height: number, use: 'proof' | 'test strip') => ({
+      x,
+      y: 0,
+      width,
+      height,
+      use,
+    })
+    expect(
+      offcutSizes([at(0, 160, 260, 'proof'), at(200, 62.5, 300, 'test strip'), at(400, 160.04, 260, 'proof')]),
+    ).toEqual([
+      { width: 160, height: 260, use: 'proof', count: 2 },
+      { width: 62.5, height: 300, use: 'test strip', count: 1 },
     ])
     expect(offcutSizes([])).toEqual([])
   })
 
   it('of a plan are as many as its tears and pieces leave', () => {
     const plan = planTears(request(760, 560, 300, 230, { strip: 15 }))
-    expect(offcutSizes(plan.offcuts).reduce((sum, size) => sum + size.count, 0)).toBe(plan.tears.length + 1 - plan.perSheet)
+    expect(offcutSizes(plan.offcuts).reduce((sum, size) => sum + size.count, 0)).toBe(
+      plan.tears.length + 1 - plan.perSheet,
+    )
   })
 })
 
@@ -62,7 +88,11 @@ function expectWhole(plan: TearPlan, { sheet, strip }: TearRequest): void {
     expect(a.x + a.width).toBeLessThanOrEqual(sheet.width + 1e-6)
     expect(a.y + a.height).toBeLessThanOrEqual(sheet.height + 1e-6)
     for (const b of parts.slice(i + 1)) {
-      const apart = a.x + a.width <= b.x + 1e-6 || b.x + b.width <= a.x + 1e-6 || a.y + a.height <= b.y + 1e-6 || b.y + b.height <= a.y + 1e-6
+      const apart =
+        a.x + a.width <= b.x + 1e-6 ||
+        b.x + b.width <= a.x + 1e-6 ||
+        a.y + a.height <= b.y + 1e-6 ||
+        b.y + b.height <= a.y + 1e-6
       expect(apart).toBe(true)
     }
   }
@@ -74,40 +104,68 @@ function expectWhole(plan: TearPlan, { sheet, strip }: TearRequest): void {
 }
 
 describe('a plan', () => {
-  const length = fc.integer({ min: 200, max: 2000 }).map(n => n / 2)
+  const length = fc.integer({ min: 200, max: 2000 }).map((n) => n / 2)
   it('is the whole sheet, part by part, on any sheet and piece', () => {
-    fc.assert(fc.property(length, length, fc.integer({ min: 150, max: 700 }), fc.integer({ min: 150, max: 700 }), fc.constantFrom(0, 15), fc.constantFrom(0, 4), (W, H, w, h, strip, allowance) => {
-      const given = request(W, H, w / 2, h / 2, { strip, sheet: { allowance } })
-      const plan = planTears(given)
-      if (plan.perSheet > 0) expectWhole(plan, given)
-      expect(plan.pieces.length).toBe(plan.perSheet)
-    }), { numRuns: 60, seed: 3 })
+    fc.assert(
+      fc.property(
+        length,
+        length,
+        fc.integer({ min: 150, max: 700 }),
+        fc.integer({ min: 150, max: 700 }),
+        fc.constantFrom(0, 15),
+        fc.constantFrom(0, 4),
+        (W, H, w, h, strip, allowance) => {
+          const given = request(W, H, w / 2, h / 2, { strip, sheet: { allowance } })
+          const plan = planTears(given)
+          if (plan.perSheet > 0) expectWhole(plan, given)
+          expect(plan.pieces.length).toBe(plan.perSheet)
+        },
+      ),
+      { numRuns: 60, seed: 3 },
+    )
   })
 
   it('counts sheets, cost and waste', () => {
     const plan = planTears(request(760, 560, 300, 230, { count: 26 }))
     expect(plan).toMatchObject({ perSheet: 5, sheets: 6, cost: 24 })
-    expect(plan.waste).toBeCloseTo(1 - 5 * 300 * 230 / (760 * 560))
-    expect(plan.offcuts.some(offcut => offcut.use === 'proof')).toBe(true)
+    expect(plan.waste).toBeCloseTo(1 - (5 * 300 * 230) / (760 * 560))
+    expect(plan.offcuts.some((offcut) => offcut.use === 'proof')).toBe(true)
   })
 
   it('trues one edge each way and measures from there', () => {
     const given = request(760, 560, 300, 230, { strip: 15, sheet: { allowance: 5 } })
     const plan = planTears(given)
-    expect(plan.trued).toEqual([{ edge: 'left', loses: 5, deckle: false }, { edge: 'top', loses: 5, deckle: false }])
-    expect(Math.min(...plan.pieces.map(piece => piece.x))).toBe(5)
+    expect(plan.trued).toEqual([
+      { edge: 'left', loses: 5, deckle: false },
+      { edge: 'top', loses: 5, deckle: false },
+    ])
+    expect(Math.min(...plan.pieces.map((piece) => piece.x))).toBe(5)
     expectWhole(plan, given)
   })
 
   it('never measures from a deckle, and gives up one of two', () => {
     const all = { left: true, right: true, top: true, bottom: true }
-    const given = request(760, 560, 300, 230, { strip: 15, sheet: { deckles: all, allowance: 6 }, piece: { deckles: { ...noEdges, bottom: true } } })
+    const given = request(760, 560, 300, 230, {
+      strip: 15,
+      sheet: { deckles: all, allowance: 6 },
+      piece: { deckles: { ...noEdges, bottom: true } },
+    })
     const plan = planTears(given)
     expect(plan.trued).toHaveLength(2)
     expect(plan.trued.every(({ deckle }) => deckle)).toBe(true)
-    const kept = { left: plan.datum.x === 'right', right: plan.datum.x === 'left', top: plan.datum.y === 'bottom', bottom: plan.datum.y === 'top' }
+    const kept = {
+      left: plan.datum.x === 'right',
+      right: plan.datum.x === 'left',
+      top: plan.datum.y === 'bottom',
+      bottom: plan.datum.y === 'top',
+    }
     for (const tear of plan.tears) {
-      const onSheetEdge = { left: tear.part.x === 0, top: tear.part.y === 0, right: tear.part.x + tear.part.width === 760, bottom: tear.part.y + tear.part.height === 560 }[tear.from]
+      const onSheetEdge = {
+        left: tear.part.x === 0,
+        top: tear.part.y === 0,
+        right: tear.part.x + tear.part.width === 760,
+        bottom: tear.part.y + tear.part.height === 560,
+      }[tear.from]
       expect(onSheetEdge && kept[tear.from]).toBe(false)
     }
     expect(plan.pieces.reduce((sum, piece) => sum + piece.deckled, 0)).toBeGreaterThan(0)

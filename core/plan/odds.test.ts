@@ -3,13 +3,17 @@ import { chanceBySheets, chanceOf, chanceOfStack, sheetsToStart } from './odds'
 import { betaQuadrature } from './quadrature'
 
 const levels = [0.8, 0.9, 0.95]
-const answers = (groups: Parameters<typeof sheetsToStart>[0], goal: number) => levels.map(level => sheetsToStart(groups, goal, level))
+const answers = (groups: Parameters<typeof sheetsToStart>[0], goal: number) =>
+  levels.map((level) => sheetsToStart(groups, goal, level))
 
 describe('sheets to start', () => {
   it('meets the worked checks', () => {
     expect(answers([{ layers: 1, passed: 18, rejected: 2 }], 22)).toEqual([26, 28, 30])
     expect(answers([{ layers: 3, passed: 18, rejected: 2 }], 22)).toEqual([36, 42, 49])
-    const reduction = [{ layers: 4, passed: 23, rejected: 2 }, { layers: 1, passed: 29, rejected: 1 }]
+    const reduction = [
+      { layers: 4, passed: 23, rejected: 2 },
+      { layers: 1, passed: 29, rejected: 1 },
+    ]
     expect(answers(reduction, 30)).toEqual([52, 62, 72])
     expect(chanceOf(reduction, 30, 50)).toBeCloseTo(0.7683, 4)
   })
@@ -38,7 +42,7 @@ describe('the Beta quadrature', () => {
     const moment = (k: number) => nodes.reduce((sum, p, i) => sum + weights[i]! * p ** k, 0)
     expect(moment(0)).toBeCloseTo(1, 12)
     expect(moment(1)).toBeCloseTo(18.5 / 20.75, 12)
-    expect(moment(2)).toBeCloseTo(18.5 * 19.5 / (20.75 * 21.75), 12)
+    expect(moment(2)).toBeCloseTo((18.5 * 19.5) / (20.75 * 21.75), 12)
   })
 
   it('refuses what is no distribution', () => {
@@ -72,9 +76,22 @@ function slowChance(a: number, b: number, layers: number, goal: number, sheets: 
 }
 
 describe('the chance against an independent slow sum', () => {
-  it.each([[18, 2, 1, 22, 26], [18, 2, 3, 22, 40], [23, 3, 4, 9, 20], [5, 5, 2, 3, 12], [40, 2, 2, 30, 33]])('Beta(%d, %d), %d layers, %d of %d', (a, b, layers, goal, sheets) => {
-    expect(Math.abs(chanceOf([{ layers, passed: a, rejected: b }], goal, sheets) - slowChance(a, b, layers, goal, sheets))).toBeLessThan(1e-9)
-    expect(Math.abs(chanceOfStack({ passed: a, rejected: b }, Array(sheets).fill(layers), goal) - slowChance(a, b, layers, goal, sheets))).toBeLessThan(1e-9)
+  it.each([
+    [18, 2, 1, 22, 26],
+    [18, 2, 3, 22, 40],
+    [23, 3, 4, 9, 20],
+    [5, 5, 2, 3, 12],
+    [40, 2, 2, 30, 33],
+  ])('Beta(%d, %d), %d layers, %d of %d', (a, b, layers, goal, sheets) => {
+    expect(
+      Math.abs(chanceOf([{ layers, passed: a, rejected: b }], goal, sheets) - slowChance(a, b, layers, goal, sheets)),
+    ).toBeLessThan(1e-9)
+    expect(
+      Math.abs(
+        chanceOfStack({ passed: a, rejected: b }, Array(sheets).fill(layers), goal) -
+          slowChance(a, b, layers, goal, sheets),
+      ),
+    ).toBeLessThan(1e-9)
   })
 
   /** The same for many sheets: the binomial in logarithms, Simpson's rule only where the density is. */
@@ -86,11 +103,17 @@ describe('the chance against an independent slow sum', () => {
     let over = 0
     for (let i = 1; i < steps; i++) {
       const p = i / steps
-      const density = Math.exp((a - 1) * Math.log(p) + (b - 1) * Math.log1p(-p) - (a - 1) * Math.log((a - 1) / (a + b - 2)) - (b - 1) * Math.log((b - 1) / (a + b - 2)))
+      const density = Math.exp(
+        (a - 1) * Math.log(p) +
+          (b - 1) * Math.log1p(-p) -
+          (a - 1) * Math.log((a - 1) / (a + b - 2)) -
+          (b - 1) * Math.log((b - 1) / (a + b - 2)),
+      )
       if (density < 1e-16) continue
       const q = p ** layers
       let tail = 0
-      for (let k = goal; k <= sheets; k++) tail += Math.exp(logs[sheets]! - logs[k]! - logs[sheets - k]! + k * Math.log(q) + (sheets - k) * Math.log1p(-q))
+      for (let k = goal; k <= sheets; k++)
+        tail += Math.exp(logs[sheets]! - logs[k]! - logs[sheets - k]! + k * Math.log(q) + (sheets - k) * Math.log1p(-q))
       const weight = i % 2 === 1 ? 4 : 2
       under += weight * density
       over += weight * density * tail
@@ -98,13 +121,24 @@ describe('the chance against an independent slow sum', () => {
     return over / under
   }
 
-  it.each([[23, 2, 12, 200, 600], [180, 14, 12, 300, 590], [40, 3, 1, 500, 560]])('Beta(%d, %d), %d layers, %d of %d, as many as are planned for', (a, b, layers, goal, sheets) => {
-    expect(Math.abs(chanceOf([{ layers, passed: a, rejected: b }], goal, sheets) - slowLarge(a, b, layers, goal, sheets))).toBeLessThan(1e-9)
+  it.each([
+    [23, 2, 12, 200, 600],
+    [180, 14, 12, 300, 590],
+    [40, 3, 1, 500, 560],
+  ])('Beta(%d, %d), %d layers, %d of %d, as many as are planned for', (a, b, layers, goal, sheets) => {
+    expect(
+      Math.abs(chanceOf([{ layers, passed: a, rejected: b }], goal, sheets) - slowLarge(a, b, layers, goal, sheets)),
+    ).toBeLessThan(1e-9)
   })
 
   it('chains groups as summing over what each leaves does', () => {
-    const [first, finishing] = [{ layers: 3, passed: 23, rejected: 2 }, { layers: 1, passed: 29, rejected: 1 }]
-    const exactly = (group: typeof first, k: number, n: number) => slowChance(group.passed, group.rejected, group.layers, k, n) - (k < n ? slowChance(group.passed, group.rejected, group.layers, k + 1, n) : 0)
+    const [first, finishing] = [
+      { layers: 3, passed: 23, rejected: 2 },
+      { layers: 1, passed: 29, rejected: 1 },
+    ]
+    const exactly = (group: typeof first, k: number, n: number) =>
+      slowChance(group.passed, group.rejected, group.layers, k, n) -
+      (k < n ? slowChance(group.passed, group.rejected, group.layers, k + 1, n) : 0)
     let sum = 0
     for (let k = 4; k <= 7; k++) sum += exactly(first, k, 7) * slowChance(29, 1, 1, 4, k)
     expect(Math.abs(chanceOf([first, finishing], 4, 7) - sum)).toBeLessThan(1e-9)
@@ -116,7 +150,9 @@ describe('the chance against an independent slow sum', () => {
     const chances = chanceBySheets(group(2), 12, 40)
     for (let n = 13; n <= 40; n++) expect(chances[n]!).toBeGreaterThan(chances[n - 1]!)
     expect(chanceOf(group(3), 12, 18)).toBeLessThan(chanceOf(group(2), 12, 18))
-    expect(chanceOfStack({ passed: 23, rejected: 2 }, [1, 1, 2, 3], 3)).toBeGreaterThan(chanceOfStack({ passed: 23, rejected: 2 }, [3, 3, 3, 3], 3))
+    expect(chanceOfStack({ passed: 23, rejected: 2 }, [1, 1, 2, 3], 3)).toBeGreaterThan(
+      chanceOfStack({ passed: 23, rejected: 2 }, [3, 3, 3, 3], 3),
+    )
   })
 
   it('refuses more sheets than it can hold', () => {

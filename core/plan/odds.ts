@@ -32,13 +32,21 @@ function addBinomial(into: Float64Array, n: number, q: number, weight: number): 
   }
   const peak = Math.min(n, Math.floor((n + 1) * q))
   const odds = q / (1 - q)
-  const top = weight * Math.exp(logFactorial[n]! - logFactorial[peak]! - logFactorial[n - peak]! + peak * Math.log(q) + (n - peak) * Math.log1p(-q))
+  const top =
+    weight *
+    Math.exp(
+      logFactorial[n]! -
+        logFactorial[peak]! -
+        logFactorial[n - peak]! +
+        peak * Math.log(q) +
+        (n - peak) * Math.log1p(-q),
+    )
   const nothing = top * 1e-20
   for (let k = peak, part = top; k <= n && part > nothing; k++) {
     into[k]! += part
-    part *= (n - k) / (k + 1) * odds
+    part *= ((n - k) / (k + 1)) * odds
   }
-  for (let k = peak - 1, part = top * peak / (n - peak + 1) / odds; k >= 0 && part > nothing; k--) {
+  for (let k = peak - 1, part = (top * peak) / (n - peak + 1) / odds; k >= 0 && part > nothing; k--) {
     into[k]! += part
     part *= k / (n - k + 1) / odds
   }
@@ -64,15 +72,16 @@ function survivors({ layers, passed, rejected }: PassGroup, n: number): Float64A
     let logged = 0
     const logs = new Float64Array(n + 1)
     for (let k = 0; k < n; k++) {
-      logged += Math.log((n - k) / (k + 1) * (k + passed) / (n - k - 1 + rejected))
+      logged += Math.log((((n - k) / (k + 1)) * (k + passed)) / (n - k - 1 + rejected))
       logs[k + 1] = logged
       if (logged > largest) largest = logged
     }
     for (let k = 0; k <= n; k++) sum += chances[k] = Math.exp(logs[k]! - largest)
-    return chances.map(chance => chance / sum)
+    return chances.map((chance) => chance / sum)
   }
   const { nodes, weights } = betaQuadrature(passed, rejected, nodesFor(n, layers))
-  for (let j = 0; j < nodes.length; j++) if (weights[j]! > 1e-16) addBinomial(chances, n, nodes[j]! ** layers, weights[j]!)
+  for (let j = 0; j < nodes.length; j++)
+    if (weights[j]! > 1e-16) addBinomial(chances, n, nodes[j]! ** layers, weights[j]!)
   return chances
 }
 
@@ -126,11 +135,14 @@ export function sheetsToStart(groups: readonly PassGroup[], goal: number, confid
 function piles(layersToGo: readonly number[]): number[] {
   const found: number[] = []
   for (const layers of layersToGo) found[layers] = (found[layers] ?? 0) + 1
-  return Array.from(found, sheets => sheets ?? 0)
+  return Array.from(found, (sheets) => sheets ?? 0)
 }
 
 /** P(k of the stack survive its layers), k = 0 … sheets. Given p the piles are independent binomials. */
-function stackSurvivors({ passed, rejected }: Pick<PassGroup, 'passed' | 'rejected'>, layersToGo: readonly number[]): Float64Array {
+function stackSurvivors(
+  { passed, rejected }: Pick<PassGroup, 'passed' | 'rejected'>,
+  layersToGo: readonly number[],
+): Float64Array {
   const [done = 0, ...waiting] = piles(layersToGo)
   const total = layersToGo.length
   const chances = new Float64Array(total + 1)
@@ -164,12 +176,21 @@ function stackSurvivors({ passed, rejected }: Pick<PassGroup, 'passed' | 'reject
  * `needed` prints. All layers share one pass rate; finishing, when given, comes after them with its own.
  * @param layersToGo layers still to meet, one entry for each sheet; 0 for a sheet that only has finishing before it
  */
-export function chanceOfStack(rate: Pick<PassGroup, 'passed' | 'rejected'>, layersToGo: readonly number[], needed: number, finishing: PassGroup | null = null): number {
+export function chanceOfStack(
+  rate: Pick<PassGroup, 'passed' | 'rejected'>,
+  layersToGo: readonly number[],
+  needed: number,
+  finishing: PassGroup | null = null,
+): number {
   if (needed <= 0) return 1
   const sheets = layersToGo.length
   if (sheets < needed) return 0
   const after = finishing
-    ? throughGroup(finishing, Float64Array.from({ length: sheets + 1 }, (_, n) => (n >= needed ? 1 : 0)), needed)
+    ? throughGroup(
+        finishing,
+        Float64Array.from({ length: sheets + 1 }, (_, n) => (n >= needed ? 1 : 0)),
+        needed,
+      )
     : new Float64Array(sheets + 1).fill(1, needed)
   const chances = stackSurvivors(rate, layersToGo)
   let chance = 0

@@ -22,11 +22,26 @@ export interface RateBasis {
 /** Her own pulls say more than the room's once there are so many. */
 export const ownPullsNeeded = 50
 
-function basis(rate: number, guess: number, stated: boolean, past: Passes, own: Passes, countedOf: RateBasis['countedOf']): RateBasis {
+function basis(
+  rate: number,
+  guess: number,
+  stated: boolean,
+  past: Passes,
+  own: Passes,
+  countedOf: RateBasis['countedOf'],
+): RateBasis {
   const passed = rate * guess + past.passed + own.passed
   const rejected = guess - rate * guess + past.rejected + own.rejected
   const counted = past.passed + past.rejected + own.passed + own.rejected
-  return { passed, rejected, rate: passed / (passed + rejected), counted, guess, guessBy: stated ? 'printer' : 'usual', countedOf: counted === 0 ? 'nobody' : countedOf }
+  return {
+    passed,
+    rejected,
+    rate: passed / (passed + rejected),
+    counted,
+    guess,
+    guessBy: stated ? 'printer' : 'usual',
+    countedOf: counted === 0 ? 'nobody' : countedOf,
+  }
 }
 
 const none: Passes = { passed: 0, rejected: 0 }
@@ -37,11 +52,23 @@ const none: Passes = { passed: 0, rejected: 0 }
  * @param record the shop's past without this edition
  * @param own this edition's own pulls so far
  */
-export function layerRate(plan: Pick<EditionPlan, 'method' | 'work' | 'expected'>, record: ShopRecord, printer: string | null, own: Passes = none): RateBasis {
-  const line = record.methods.find(known => known.method === plan.method && known.work === plan.work)
+export function layerRate(
+  plan: Pick<EditionPlan, 'method' | 'work' | 'expected'>,
+  record: ShopRecord,
+  printer: string | null,
+  own: Passes = none,
+): RateBasis {
+  const line = record.methods.find((known) => known.method === plan.method && known.work === plan.work)
   const hers = printer === null ? undefined : line?.printers[printer]
   const enough = hers !== undefined && hers.passed + hers.rejected >= ownPullsNeeded
-  return basis(plan.expected?.rate ?? usualRates[plan.work], plan.expected?.pulls ?? guessPulls, plan.expected !== null, enough ? hers : line?.passes ?? none, own, enough ? 'printer' : 'room')
+  return basis(
+    plan.expected?.rate ?? usualRates[plan.work],
+    plan.expected?.pulls ?? guessPulls,
+    plan.expected !== null,
+    enough ? hers : (line?.passes ?? none),
+    own,
+    enough ? 'printer' : 'room',
+  )
 }
 
 /** The share of sheets that finishing leaves: curating, colouring, signing. */

@@ -15,9 +15,20 @@ describe('editions from before the ledger', () => {
   })
 
   it('reports each broken row by its line and reads the rest', () => {
-    const { rows, faults } = readPastEditions(lines(header, 'Pier,reduction,press,90,10,20,1', ',single,press,1,1,0,0', 'Lamp,etching,press,1,1,0,0', 'Kiln,single,press,many,1,0,0', 'Quay,single,press,0,0,0,0', 'Jetty,single,press,-2,1,0,0', 'Mast,single'))
-    expect(rows.map(row => row.title)).toEqual(['Pier'])
-    expect(faults.map(fault => fault.line)).toEqual([3, 4, 5, 6, 7, 8])
+    const { rows, faults } = readPastEditions(
+      lines(
+        header,
+        'Pier,reduction,press,90,10,20,1',
+        ',single,press,1,1,0,0',
+        'Lamp,etching,press,1,1,0,0',
+        'Kiln,single,press,many,1,0,0',
+        'Quay,single,press,0,0,0,0',
+        'Jetty,single,press,-2,1,0,0',
+        'Mast,single',
+      ),
+    )
+    expect(rows.map((row) => row.title)).toEqual(['Pier'])
+    expect(faults.map((fault) => fault.line)).toEqual([3, 4, 5, 6, 7, 8])
     expect(faults[1]!.message).toContain('“etching”')
     expect(faults[2]!.message).toContain('“many”')
     expect(faults[5]!.message).toContain('2 fields')
@@ -32,6 +43,8 @@ describe('editions from before the ledger', () => {
   it('refuses totals that cannot be', () => {
     expect(readPastEdition({ title: 'x'.repeat(121), passed: '1', rejected: '0' })).toHaveProperty('fault')
     expect(readPastEdition({ title: 'Pier', passed: '1.5', rejected: '0' })).toHaveProperty('fault')
-    expect(readPastEdition({ title: 'Pier', passed: '', rejected: '0' })).toMatchObject({ fault: expect.stringContaining('“passed” is empty') })
+    expect(readPastEdition({ title: 'Pier', passed: '', rejected: '0' })).toMatchObject({
+      fault: expect.stringContaining('“passed” is empty'),
+    })
   })
 })

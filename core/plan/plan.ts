@@ -14,7 +14,11 @@ export const orderSchools: readonly OrderSchool[] = ['pulled', 'curated', 'best'
 
 /** The custom in which the pencilled line is laid out below the image. */
 export type LineCustom = 'number-title-signature' | 'title-number-signature' | 'number-signature'
-export const lineCustoms: readonly LineCustom[] = ['number-title-signature', 'title-number-signature', 'number-signature']
+export const lineCustoms: readonly LineCustom[] = [
+  'number-title-signature',
+  'title-number-signature',
+  'number-signature',
+]
 
 /** Prints outside the numbered edition that carry their own mark. */
 export type ProofSeries = 'AP' | 'PP' | 'HC'
@@ -75,8 +79,19 @@ export interface EditionPlan {
 }
 
 /** What plans were made of before they said how sheets to start were reckoned. */
-export const planDefaults: Pick<EditionPlan, 'work' | 'colouring' | 'layering' | 'layersPlanned' | 'expected' | 'finishing' | 'confidence' | 'start' | 'rates'> = {
-  work: 'press', colouring: false, layering: 'as one goes', layersPlanned: 1, expected: null, finishing: null, confidence: 0.9, start: null, rates: noRates,
+export const planDefaults: Pick<
+  EditionPlan,
+  'work' | 'colouring' | 'layering' | 'layersPlanned' | 'expected' | 'finishing' | 'confidence' | 'start' | 'rates'
+> = {
+  work: 'press',
+  colouring: false,
+  layering: 'as one goes',
+  layersPlanned: 1,
+  expected: null,
+  finishing: null,
+  confidence: 0.9,
+  start: null,
+  rates: noRates,
 }
 
 /** Good prints the printer must reach: the edition and the proofs promised. */

@@ -7,7 +7,7 @@
  *
  * @throws RangeError unless a, b > 0 and n is a whole number from 1.
  */
-export function betaQuadrature(a: number, b: number, n: number): { nodes: Float64Array, weights: Float64Array } {
+export function betaQuadrature(a: number, b: number, n: number): { nodes: Float64Array; weights: Float64Array } {
   if (!(a > 0 && b > 0)) throw new RangeError(`A Beta distribution needs a and b above 0; ${a} and ${b} were given.`)
   if (!Number.isInteger(n) || n < 1) throw new RangeError(`A rule has at least one node; ${n} was asked for.`)
   // Jacobi polynomials on (−1, 1) carry (1−x)^α (1+x)^β; with x = 2p − 1 that is α = b − 1, β = a − 1.
@@ -19,17 +19,18 @@ export function betaQuadrature(a: number, b: number, n: number): { nodes: Float6
     const s = 2 * k + alpha + beta
     diagonal[k] = k === 0 ? (beta - alpha) / (alpha + beta + 2) : (beta * beta - alpha * alpha) / (s * (s + 2))
     if (k > 0) {
-      beside[k - 1] = k === 1
-        ? Math.sqrt(4 * (1 + alpha) * (1 + beta) / ((alpha + beta + 2) ** 2 * (alpha + beta + 3)))
-        : Math.sqrt(4 * k * (k + alpha) * (k + beta) * (k + alpha + beta) / (s * s * (s + 1) * (s - 1)))
+      beside[k - 1] =
+        k === 1
+          ? Math.sqrt((4 * (1 + alpha) * (1 + beta)) / ((alpha + beta + 2) ** 2 * (alpha + beta + 3)))
+          : Math.sqrt((4 * k * (k + alpha) * (k + beta) * (k + alpha + beta)) / (s * s * (s + 1) * (s - 1)))
     }
   }
   const first = new Float64Array(n)
   first[0] = 1
   diagonalise(diagonal, beside, first)
   return {
-    nodes: diagonal.map(x => Math.min(1, Math.max(0, (x + 1) / 2))),
-    weights: first.map(component => component * component),
+    nodes: diagonal.map((x) => Math.min(1, Math.max(0, (x + 1) / 2))),
+    weights: first.map((component) => component * component),
   }
 }
 
@@ -42,7 +43,8 @@ function diagonalise(diagonal: Float64Array, beside: Float64Array, first: Float6
   for (let l = 0; l < n; l++) {
     for (let sweep = 0; ; sweep++) {
       let m = l
-      while (m < n - 1 && Math.abs(beside[m]!) > Number.EPSILON * (Math.abs(diagonal[m]!) + Math.abs(diagonal[m + 1]!))) m++
+      while (m < n - 1 && Math.abs(beside[m]!) > Number.EPSILON * (Math.abs(diagonal[m]!) + Math.abs(diagonal[m + 1]!)))
+        m++
       if (m === l) break
       if (sweep > 200) throw new RangeError('The quadrature did not settle.')
       let g = (diagonal[l + 1]! - diagonal[l]!) / (2 * beside[l]!)

@@ -22,7 +22,7 @@ export interface EditionPasses {
 
 /** The shop's own past, for the rates that plans start from. Printers are persons' ids. */
 export interface ShopRecord {
-  methods: { method: Method, work: Work, passes: Passes, printers: Record<string, Passes> }[]
+  methods: { method: Method; work: Work; passes: Passes; printers: Record<string, Passes> }[]
   finishing: Passes
 }
 
@@ -36,7 +36,7 @@ export function passesOf(state: EditionState): EditionPasses {
   const printers: Record<string, Passes> = {}
   for (const pull of state.pulls) {
     if (!isLive(pull) || pull.kind !== 'pull') continue
-    const mine = printers[pull.by] ??= { passed: 0, rejected: 0 }
+    const mine = (printers[pull.by] ??= { passed: 0, rejected: 0 })
     if (pull.verdict === 'reject') mine.rejected += 1
     else mine.passed += 1
   }
@@ -44,7 +44,8 @@ export function passesOf(state: EditionState): EditionPasses {
   for (const { sheet, place } of standings(state)) {
     if (place.kind === 'marked' || (place.kind === 'good' && place.curated)) finishing.passed += 1
     const lostLate = sheet.spoiled !== null || sheet.curated?.verdict === 'reject' || sheet.destroyed !== null
-    if ((place.kind === 'reject' || place.kind === 'destroyed') && lostLate && hasEveryLayer(state, sheet)) finishing.rejected += 1
+    if ((place.kind === 'reject' || place.kind === 'destroyed') && lostLate && hasEveryLayer(state, sheet))
+      finishing.rejected += 1
   }
   return { method: state.plan?.method ?? 'single', work: state.plan?.work ?? 'press', printers, finishing }
 }
@@ -59,15 +60,15 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
   const methods: ShopRecord['methods'] = []
   const finishing: Passes = { passed: 0, rejected: 0 }
   const lineFor = (method: Method, work: Work) => {
-    let line = methods.find(known => known.method === method && known.work === work)
-    if (!line) methods.push(line = { method, work, passes: { passed: 0, rejected: 0 }, printers: {} })
+    let line = methods.find((known) => known.method === method && known.work === work)
+    if (!line) methods.push((line = { method, work, passes: { passed: 0, rejected: 0 }, printers: {} }))
     return line
   }
   for (const edition of editions) {
     const line = lineFor(edition.method, edition.work)
     for (const [printer, passes] of Object.entries(edition.printers)) {
       add(line.passes, passes)
-      add(line.printers[printer] ??= { passed: 0, rejected: 0 }, passes)
+      add((line.printers[printer] ??= { passed: 0, rejected: 0 }), passes)
     }
     add(finishing, edition.finishing)
   }
@@ -86,7 +87,7 @@ export function recordWithout(record: ShopRecord, own: EditionPasses): ShopRecor
     for (const [printer, passes] of Object.entries(own.printers)) {
       add(less.passes, passes, -1)
       const theirs = less.printers[printer]
-      if (theirs) add(less.printers[printer] = { ...theirs }, passes, -1)
+      if (theirs) add((less.printers[printer] = { ...theirs }), passes, -1)
     }
     return less
   })

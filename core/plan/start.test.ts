@@ -2,12 +2,17 @@ import { describe, expect, it } from 'vitest'
 import { chanceOf, sheetsToStart } from './odds'
 import { startAnswers } from './start'
 
-const groups = [{ layers: 4, passed: 23, rejected: 2 }, { layers: 1, passed: 29, rejected: 1 }]
+const groups = [
+  { layers: 4, passed: 23, rejected: 2 },
+  { layers: 1, passed: 29, rejected: 1 },
+]
 
 describe('the answers for a plan', () => {
   it('are those of each confidence by itself, with the curve between', () => {
     const { answers, chances } = startAnswers(groups, 30)
-    expect(answers.map(answer => answer.sheets)).toEqual([0.8, 0.9, 0.95].map(confidence => sheetsToStart(groups, 30, confidence)))
+    expect(answers.map((answer) => answer.sheets)).toEqual(
+      [0.8, 0.9, 0.95].map((confidence) => sheetsToStart(groups, 30, confidence)),
+    )
     expect(chances[50]).toBeCloseTo(chanceOf(groups, 30, 50), 12)
     expect(chances[29]).toBe(0)
     expect(chances.at(-1)).toBeGreaterThan(0.995)

@@ -10,7 +10,12 @@ export interface StatedRate {
 }
 
 /** Shares that pass before anything is known here (MODELS M3). */
-export const usualRates: Record<Work, number> = { 'press': 0.92, 'small hand work': 0.92, 'large hand work': 0.80, 'beginners': 0.80 }
+export const usualRates: Record<Work, number> = {
+  press: 0.92,
+  'small hand work': 0.92,
+  'large hand work': 0.8,
+  beginners: 0.8,
+}
 
 /** What a guess weighs against pulls that were counted. */
 export const guessPulls = 25

@@ -16,14 +16,20 @@ export const rescues: readonly Rescue[] = ['re-inked', 'burnished']
 
 /** What was changed between two pulls; a small tick under the tally. */
 export type AdjustmentKind = 'ink-more' | 'ink-less' | 'pressure-more' | 'pressure-less' | 'packing'
-export const adjustmentKinds: readonly AdjustmentKind[] = ['ink-more', 'ink-less', 'pressure-more', 'pressure-less', 'packing']
+export const adjustmentKinds: readonly AdjustmentKind[] = [
+  'ink-more',
+  'ink-less',
+  'pressure-more',
+  'pressure-less',
+  'packing',
+]
 
 const adjustmentWords: Record<AdjustmentKind, string> = {
   'ink-more': 'one more ink pass',
   'ink-less': 'one ink pass fewer',
   'pressure-more': 'more pressure',
   'pressure-less': 'less pressure',
-  'packing': 'packing changed',
+  packing: 'packing changed',
 }
 
 export function adjustmentWord(kind: AdjustmentKind): string {

@@ -4,7 +4,12 @@ import { type Drawing, type Point, segment, type Shape, words } from '../drawing
 export type Meeting = 'paper onto block' | 'block onto paper'
 export const meetings: readonly Meeting[] = ['paper onto block', 'block onto paper']
 
-export interface Box { left: number, top: number, width: number, height: number }
+export interface Box {
+  left: number
+  top: number
+  width: number
+  height: number
+}
 
 /** Top and foot lines and a mat window that the editions of a series share, so that they hang together. mm. */
 export interface SeriesFormat {
@@ -15,15 +20,19 @@ export interface SeriesFormat {
   /** The image's lower edge, from the sheet's lower edge. */
   footLine: number
   /** The window of the mat, or null. */
-  mat: { width: number, height: number } | null
+  mat: { width: number; height: number } | null
 }
 
 /** A pin or a stop, as seen on the finished print. mm from the sheet's upper left corner. */
-export interface Pin { x: number, y: number, diameter: number }
+export interface Pin {
+  x: number
+  y: number
+  diameter: number
+}
 
 /** How paper meets block, given as the finished print is seen from the front (MODELS M13). mm, degrees. */
 export interface RegisterPlan {
-  sheet: { width: number, height: number }
+  sheet: { width: number; height: number }
   /** Edge of the block or its mount, before it is turned. */
   outline: Box
   /** The image inside that outline, from its upper left corner. */
@@ -33,7 +42,7 @@ export interface RegisterPlan {
   meeting: Meeting
   mat: Box | null
   /** Lines of a series, from the sheet's upper and lower edge. */
-  series: { topLine: number, footLine: number } | null
+  series: { topLine: number; footLine: number } | null
   /** Length of the stops along the two edges the sheet is laid to, or 0 for none. */
   stops: number
   pins: Pin[]
@@ -52,12 +61,17 @@ export interface Jig {
 }
 
 function corners({ left, top, width, height }: Box): Point[] {
-  return [[left, top], [left + width, top], [left + width, top + height], [left, top + height]]
+  return [
+    [left, top],
+    [left + width, top],
+    [left + width, top + height],
+    [left, top + height],
+  ]
 }
 
 /** Turned clockwise about a centre; y goes down. */
 function turned([x, y]: Point, [cx, cy]: Point, degrees: number): Point {
-  const angle = degrees * Math.PI / 180
+  const angle = (degrees * Math.PI) / 180
   const dx = x - cx
   const dy = y - cy
   return [cx + dx * Math.cos(angle) - dy * Math.sin(angle), cy + dx * Math.sin(angle) + dy * Math.cos(angle)]
@@ -70,42 +84,85 @@ function turned([x, y]: Point, [cx, cy]: Point, degrees: number): Point {
 export function jigOf(plan: RegisterPlan): Jig {
   const { sheet, outline, image } = plan
   const centre: Point = [outline.left + outline.width / 2, outline.top + outline.height / 2]
-  const imageCentre = turned([outline.left + image.left + image.width / 2, outline.top + image.top + image.height / 2], centre, plan.rotation)
+  const imageCentre = turned(
+    [outline.left + image.left + image.width / 2, outline.top + image.top + image.height / 2],
+    centre,
+    plan.rotation,
+  )
   const seen = ([x, y]: Point): Point => (plan.meeting === 'paper onto block' ? [sheet.width - x, y] : [x, y])
   const box = (given: Box) => corners(given).map(seen)
-  const squared: Box = { left: imageCentre[0] - image.width / 2, top: imageCentre[1] - image.height / 2, width: image.width, height: image.height }
+  const squared: Box = {
+    left: imageCentre[0] - image.width / 2,
+    top: imageCentre[1] - image.height / 2,
+    width: image.width,
+    height: image.height,
+  }
   return {
     sheet: corners({ left: 0, top: 0, ...sheet }),
-    outline: corners(outline).map(point => seen(turned(point, centre, plan.rotation))),
+    outline: corners(outline).map((point) => seen(turned(point, centre, plan.rotation))),
     image: box(squared),
     mat: plan.mat ? box(plan.mat) : null,
-    seriesLines: plan.series ? [plan.series.topLine, sheet.height - plan.series.footLine].map((y): [Point, Point] => [[0, y], [sheet.width, y]]) : [],
+    seriesLines: plan.series
+      ? [plan.series.topLine, sheet.height - plan.series.footLine].map((y): [Point, Point] => [
+          [0, y],
+          [sheet.width, y],
+        ])
+      : [],
     stops: plan.stops > 0 ? stopLines(plan).map(([a, b]): [Point, Point] => [seen(a), seen(b)]) : [],
-    pins: plan.pins.map(pin => ({ ...pin, x: seen([pin.x, 0])[0] })),
-    seenFrom: plan.meeting === 'paper onto block'
-      ? 'Seen from the block’s side: the print’s left is on the right here.'
-      : 'Seen as the finished print: its left is on the left here.',
+    pins: plan.pins.map((pin) => ({ ...pin, x: seen([pin.x, 0])[0] })),
+    seenFrom:
+      plan.meeting === 'paper onto block'
+        ? 'Seen from the block’s side: the print’s left is on the right here.'
+        : 'Seen as the finished print: its left is on the left here.',
   }
 }
 
 /** An L at the lower left corner, and one stop at the lower right, along the edges the sheet is laid to. */
 function stopLines({ sheet: { width, height }, stops }: RegisterPlan): [Point, Point][] {
-  return [[[0, height], [stops, height]], [[0, height], [0, height - stops]], [[width - stops, height], [width, height]]]
+  return [
+    [
+      [0, height],
+      [stops, height],
+    ],
+    [
+      [0, height],
+      [0, height - stops],
+    ],
+    [
+      [width - stops, height],
+      [width, height],
+    ],
+  ]
 }
 
 /** Why a plan cannot be drawn, or null. */
-export function registerFault(plan: RegisterPlan): { field: string, message: string } | null {
+export function registerFault(plan: RegisterPlan): { field: string; message: string } | null {
   const { sheet, outline, image, mat, series } = plan
-  const lengths = [sheet, outline, image, mat ?? {}, series ?? {}, ...plan.pins].flatMap(box => Object.values(box) as number[])
-  if (![...lengths, plan.rotation, plan.stops].every(Number.isFinite)) return { field: 'sheet', message: 'A length is missing or cannot be read. Fill in every field.' }
-  if (!(sheet.width > 0 && sheet.height > 0)) return { field: 'sheet', message: 'The sheet has no size yet. Give its width and height.' }
-  if (!(outline.width > 0 && outline.height > 0)) return { field: 'outline', message: 'The block has no size yet. Give its width and height, with the mount if it has one.' }
+  const lengths = [sheet, outline, image, mat ?? {}, series ?? {}, ...plan.pins].flatMap(
+    (box) => Object.values(box) as number[],
+  )
+  if (![...lengths, plan.rotation, plan.stops].every(Number.isFinite))
+    return { field: 'sheet', message: 'A length is missing or cannot be read. Fill in every field.' }
+  if (!(sheet.width > 0 && sheet.height > 0))
+    return { field: 'sheet', message: 'The sheet has no size yet. Give its width and height.' }
+  if (!(outline.width > 0 && outline.height > 0))
+    return {
+      field: 'outline',
+      message: 'The block has no size yet. Give its width and height, with the mount if it has one.',
+    }
   if (!(image.width > 0 && image.height > 0)) return { field: 'image', message: 'The image has no size yet.' }
-  if (image.left + image.width > outline.width + 0.05 || image.top + image.height > outline.height + 0.05) return { field: 'image', message: 'The image does not fit inside the block’s outline.' }
+  if (image.left + image.width > outline.width + 0.05 || image.top + image.height > outline.height + 0.05)
+    return { field: 'image', message: 'The image does not fit inside the block’s outline.' }
   const { image: square } = jigOf(plan)
-  if (square.some(([x, y]) => x < -0.05 || y < -0.05 || x > sheet.width + 0.05 || y > sheet.height + 0.05)) return { field: 'margins', message: 'The image lies partly off the sheet. Make the margins, the block or the sheet fit.' }
-  if (mat && (mat.left < 0 || mat.top < 0 || mat.left + mat.width > sheet.width || mat.top + mat.height > sheet.height)) return { field: 'mat', message: 'The mat window lies partly off the sheet.' }
-  if (series && series.topLine + series.footLine >= sheet.height) return { field: 'series', message: 'The top line lies below the foot line on this sheet.' }
+  if (square.some(([x, y]) => x < -0.05 || y < -0.05 || x > sheet.width + 0.05 || y > sheet.height + 0.05))
+    return {
+      field: 'margins',
+      message: 'The image lies partly off the sheet. Make the margins, the block or the sheet fit.',
+    }
+  if (mat && (mat.left < 0 || mat.top < 0 || mat.left + mat.width > sheet.width || mat.top + mat.height > sheet.height))
+    return { field: 'mat', message: 'The mat window lies partly off the sheet.' }
+  if (series && series.topLine + series.footLine >= sheet.height)
+    return { field: 'series', message: 'The top line lies below the foot line on this sheet.' }
   return null
 }
 
@@ -118,21 +175,41 @@ export function registrationSheet(plan: RegisterPlan, title: string): Drawing {
   const jig = jigOf(plan)
   const { width, height } = plan.sheet
   const at = ([x, y]: Point): Point => [x + round, y + round]
-  const line = (pen: Shape['pen'], points: Point[], closed = true): Shape => ({ kind: 'line', pen, points: points.map(at), closed })
+  const line = (pen: Shape['pen'], points: Point[], closed = true): Shape => ({
+    kind: 'line',
+    pen,
+    points: points.map(at),
+    closed,
+  })
   const foot = height + 2 * round
   return {
     width: Math.max(width, checkRule) + 2 * round,
     height: height + 2 * round + 14,
     shapes: [
-      line('paper', jig.sheet), line('block', jig.outline), line('image', jig.image),
+      line('paper', jig.sheet),
+      line('block', jig.outline),
+      line('image', jig.image),
       ...(jig.mat ? [line('mat', jig.mat)] : []),
-      ...jig.seriesLines.map(ends => line('series', ends, false)),
-      ...jig.stops.map(ends => line('stop', ends, false)),
-      ...jig.pins.map((pin): Shape => ({ kind: 'circle', pen: 'pin', x: pin.x + round, y: pin.y + round, radius: pin.diameter / 2 })),
+      ...jig.seriesLines.map((ends) => line('series', ends, false)),
+      ...jig.stops.map((ends) => line('stop', ends, false)),
+      ...jig.pins.map((pin): Shape => ({
+        kind: 'circle',
+        pen: 'pin',
+        x: pin.x + round,
+        y: pin.y + round,
+        radius: pin.diameter / 2,
+      })),
       ...cornerMarks(width, height),
       segment('rule', [round, foot], [round + checkRule, foot]),
-      ...Array.from({ length: 11 }, (_, i): Shape => segment('rule', [round + i * 10, foot - (i % 5 === 0 ? 4 : 2)], [round + i * 10, foot])),
-      words('This rule is 100 mm long. If yours is not, print at 100 %, without fitting to the page.', round, foot + 4.5, 2.8),
+      ...Array.from({ length: 11 }, (_, i): Shape =>
+        segment('rule', [round + i * 10, foot - (i % 5 === 0 ? 4 : 2)], [round + i * 10, foot]),
+      ),
+      words(
+        'This rule is 100 mm long. If yours is not, print at 100 %, without fitting to the page.',
+        round,
+        foot + 4.5,
+        2.8,
+      ),
       words(`${title}. ${jig.seenFrom}`, round, foot + 9.5, 2.8),
       words('head', round + width / 2, round - 3, 2.8, 'middle'),
     ],
@@ -141,9 +218,15 @@ export function registrationSheet(plan: RegisterPlan, title: string): Drawing {
 
 /** Short lines off the corners, so that the sheet can be laid to them when its outline is covered. */
 function cornerMarks(width: number, height: number): Shape[] {
-  return ([[0, 0, -1, -1], [width, 0, 1, -1], [0, height, -1, 1], [width, height, 1, 1]] as const).flatMap(([x, y, dx, dy]): Shape[] => [
+  return (
+    [
+      [0, 0, -1, -1],
+      [width, 0, 1, -1],
+      [0, height, -1, 1],
+      [width, height, 1, 1],
+    ] as const
+  ).flatMap(([x, y, dx, dy]): Shape[] => [
     segment('mark', [round + x + 2 * dx, round + y], [round + x + 9 * dx, round + y]),
     segment('mark', [round + x, round + y + 2 * dy], [round + x, round + y + 9 * dy]),
   ])
 }
-

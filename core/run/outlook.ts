@@ -36,26 +36,38 @@ export interface Outlook {
 
 /** What the chance rests on, from the edition's own ledger. Layers planned and not yet added are reckoned with. */
 export function stackOf(state: EditionState, withDoubtful = true): Stack {
-  const pulls = state.pulls.filter(pull => isLive(pull) && pull.kind === 'pull')
-  const rejected = pulls.filter(pull => pull.verdict === 'reject').length
+  const pulls = state.pulls.filter((pull) => isLive(pull) && pull.kind === 'pull')
+  const rejected = pulls.filter((pull) => pull.verdict === 'reject').length
   const still = Math.max(0, (state.plan?.layersPlanned ?? 1) - state.layers.length)
   let certain = 0
   const layersToGo: number[] = []
   for (const { sheet, place, layers } of standings(state)) {
     if (!isAlive(place) || (place.kind === 'doubtful' && !withDoubtful)) continue
     if (sheet.mark || (place.kind === 'good' && place.curated && still === 0)) certain += 1
-    else layersToGo.push(state.layers.filter(layer => !layers.includes(layer.id)).length + still)
+    else layersToGo.push(state.layers.filter((layer) => !layers.includes(layer.id)).length + still)
   }
   return {
-    goal: state.plan ? goal(state.plan) : 0, certain, layersToGo,
-    own: { passed: pulls.length - rejected, rejected }, printer: pulls.at(-1)?.by ?? null,
+    goal: state.plan ? goal(state.plan) : 0,
+    certain,
+    layersToGo,
+    own: { passed: pulls.length - rejected, rejected },
+    printer: pulls.at(-1)?.by ?? null,
   }
 }
 
 /** The chance that a stack reaches its goal. */
-export function chanceFor(stack: Stack, plan: Parameters<typeof layerRate>[0] & Parameters<typeof finishingRate>[0], record: ShopRecord): number {
+export function chanceFor(
+  stack: Stack,
+  plan: Parameters<typeof layerRate>[0] & Parameters<typeof finishingRate>[0],
+  record: ShopRecord,
+): number {
   const finishing = finishingRate(plan, record)
-  return chanceOfStack(layerRate(plan, record, stack.printer, stack.own), stack.layersToGo, stack.goal - stack.certain, { layers: 1, passed: finishing.passed, rejected: finishing.rejected })
+  return chanceOfStack(
+    layerRate(plan, record, stack.printer, stack.own),
+    stack.layersToGo,
+    stack.goal - stack.certain,
+    { layers: 1, passed: finishing.passed, rejected: finishing.rejected },
+  )
 }
 
 /**
@@ -68,10 +80,14 @@ export function outlook(state: EditionState, record: ShopRecord = noRecord, laye
   const stack = stackOf(state)
   const doubtful = standings(state).some(({ place }) => place.kind === 'doubtful')
   const chance = chanceFor(stack, plan, record)
-  const times = state.pulls.filter(pull => isLive(pull) && pull.kind === 'pull' && (!layerId || pull.layerId === layerId)).map(pull => Date.parse(pull.at))
+  const times = state.pulls
+    .filter((pull) => isLive(pull) && pull.kind === 'pull' && (!layerId || pull.layerId === layerId))
+    .map((pull) => Date.parse(pull.at))
   return {
     goal: stack.goal,
-    good: standings(state).filter(({ place, verdict }) => (place.kind === 'good' || place.kind === 'marked') && verdict === 'good').length,
+    good: standings(state).filter(
+      ({ place, verdict }) => (place.kind === 'good' || place.kind === 'marked') && verdict === 'good',
+    ).length,
     chance,
     chanceWithoutDoubtful: doubtful ? chanceFor(stackOf(state, false), plan, record) : chance,
     rate: layerRate(plan, record, stack.printer, stack.own),
@@ -86,7 +102,14 @@ export function outlook(state: EditionState, record: ShopRecord = noRecord, laye
  * @param layersAfter layers after it
  * @returns the fewest more pulls, 0 when there are enough already, or null when all of them would not do
  */
-export function morePullsFor(stack: Stack, waiting: number, layersAfter: number, plan: Parameters<typeof chanceFor>[1], record: ShopRecord, confidence: number): number | null {
+export function morePullsFor(
+  stack: Stack,
+  waiting: number,
+  layersAfter: number,
+  plan: Parameters<typeof chanceFor>[1],
+  record: ShopRecord,
+  confidence: number,
+): number | null {
   // Sheets left unpulled at the gate can never become prints, so they are taken out and added one by one.
   const others = [...stack.layersToGo]
   for (let i = 0; i < waiting; i++) others.splice(others.lastIndexOf(layersAfter + 1), 1)

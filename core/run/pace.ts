@@ -6,10 +6,13 @@
  */
 export function pace(times: readonly number[]): number | null {
   const recent = times.slice(-9)
-  const intervals = recent.slice(1).map((time, i) => time - recent[i]!).filter(gap => gap > 0)
+  const intervals = recent
+    .slice(1)
+    .map((time, i) => time - recent[i]!)
+    .filter((gap) => gap > 0)
   if (intervals.length === 0) return null
   const usual = median(intervals)
-  return median(intervals.filter(gap => gap <= 3 * usual)) / 60_000
+  return median(intervals.filter((gap) => gap <= 3 * usual)) / 60_000
 }
 
 function median(values: readonly number[]): number {

@@ -7,7 +7,7 @@ import { noRecord } from '../plan/shop-record'
 import { morePullsFor, outlook, stackOf } from './outlook'
 import { pace } from './pace'
 
-const minutes = (...at: number[]) => at.map(minute => minute * 60_000)
+const minutes = (...at: number[]) => at.map((minute) => minute * 60_000)
 
 describe('the pace', () => {
   it('is the median interval, pauses left out', () => {
@@ -76,9 +76,9 @@ describe('the stack', () => {
     const second = () => table.edition.layers[1]!
     for (const sheet of [2, 5, 1]) table.pull(sheet)
     expect(layerAtPress(table.edition)?.id).toBe(table.layer)
-    expect(stackFor(table.edition, second()).map(sheet => sheet.id)).toEqual([2, 5, 1])
+    expect(stackFor(table.edition, second()).map((sheet) => sheet.id)).toEqual([2, 5, 1])
     table.must('change-layer', { layerId: second().id, name: 'slate', blocks: [], routine: '', stackOrder: 'reversed' })
-    expect(stackFor(table.edition, second()).map(sheet => sheet.id)).toEqual([1, 5, 2])
+    expect(stackFor(table.edition, second()).map((sheet) => sheet.id)).toEqual([1, 5, 2])
     expect(nextSheet(table.edition, second(), new Set([1]))?.id).toBe(5)
   })
 })
@@ -86,8 +86,15 @@ describe('the stack', () => {
 describe('what an edition’s page tells', () => {
   it('gives each stop its state and figure', () => {
     const table = new PressTable().tear(6).number(2)
-    const told = Object.fromEntries(stops(table.edition).map(stop => [stop.key, `${stop.figure} (${stop.state})`]))
-    expect(told).toMatchObject({ plan: '5 prints (done)', paper: '6 torn (done)', press: '0 of 1 set (not yet)', pull: '2 of 6 (open)', sign: '0 of 2 (open)', close: 'open (not yet)' })
+    const told = Object.fromEntries(stops(table.edition).map((stop) => [stop.key, `${stop.figure} (${stop.state})`]))
+    expect(told).toMatchObject({
+      plan: '5 prints (done)',
+      paper: '6 torn (done)',
+      press: '0 of 1 set (not yet)',
+      pull: '2 of 6 (open)',
+      sign: '0 of 2 (open)',
+      close: 'open (not yet)',
+    })
   })
 
   it('lets the stream thin where sheets were lost', () => {
@@ -97,7 +104,15 @@ describe('what an edition’s page tells', () => {
     table.pull(2, { verdict: 'reject', faults: ['salt'] })
     table.pull(3, { kind: 'proof' })
     expect(streamOf(table.edition)).toEqual([
-      { label: 'torn', sheets: 6, losses: [{ what: 'handling', sheets: 1 }, { what: 'proofs', sheets: 1 }], doubtful: 0 },
+      {
+        label: 'torn',
+        sheets: 6,
+        losses: [
+          { what: 'handling', sheets: 1 },
+          { what: 'proofs', sheets: 1 },
+        ],
+        doubtful: 0,
+      },
       { label: 'Layer 1', sheets: 2, losses: [{ what: 'salt', sheets: 1 }], doubtful: 0 },
     ])
   })

@@ -26,7 +26,12 @@ export interface LotDescription {
 
 /** What was not asked of a lot before. */
 export const lotDefaults: Pick<LotDescription, 'use' | 'grain' | 'betterSide' | 'deckles' | 'damp' | 'keptAt'> = {
-  use: 'edition', grain: 'unknown', betterSide: '', deckles: noEdges, damp: false, keptAt: '',
+  use: 'edition',
+  grain: 'unknown',
+  betterSide: '',
+  deckles: noEdges,
+  damp: false,
+  keptAt: '',
 }
 
 /** Good sheets put aside for a person, and given out when a proof has passed. */
@@ -45,12 +50,12 @@ export interface Ration {
 export interface LotEvents {
   'lot-added': LotDescription & { sheets: number }
   'lot-described': LotDescription
-  'lot-bought': { sheets: number, price: number }
-  'lot-torn': { editionStream: string, sheets: number, pieces: number, rationId: string | null }
-  'lot-counted': { sheets: number, reason: string }
-  'paper-rationed': { rationId: string, personId: string, sheets: number }
-  'paper-released': { rationId: string, sheets: number }
-  'paper-returned': { rationId: string, sheets: number }
+  'lot-bought': { sheets: number; price: number }
+  'lot-torn': { editionStream: string; sheets: number; pieces: number; rationId: string | null }
+  'lot-counted': { sheets: number; reason: string }
+  'paper-rationed': { rationId: string; personId: string; sheets: number }
+  'paper-released': { rationId: string; sheets: number }
+  'paper-returned': { rationId: string; sheets: number }
 }
 
 export interface LotCommands {
@@ -58,7 +63,7 @@ export interface LotCommands {
   'describe-lot': LotDescription
   'buy-paper': LotEvents['lot-bought']
   'count-lot': LotEvents['lot-counted']
-  'ration-paper': { personId: string, sheets: number }
+  'ration-paper': { personId: string; sheets: number }
   'release-paper': LotEvents['paper-released']
   'return-paper': LotEvents['paper-returned']
 }
@@ -69,15 +74,33 @@ export interface LotState extends LotDescription {
   /** Large sheets on the shelf by the book; below zero when more were torn than it knew of, which asks for a count. */
   left: number
   bought: number
-  counts: { before: number, after: number, reason: string, at: string }[]
+  counts: { before: number; after: number; reason: string; at: string }[]
   rations: Ration[]
 }
 
 export function emptyLot(stream: string): LotState {
-  return { stream, seq: 0, maker: '', name: '', width: 0, height: 0, weight: 0, price: 0, ...lotDefaults, left: 0, bought: 0, counts: [], rations: [] }
+  return {
+    stream,
+    seq: 0,
+    maker: '',
+    name: '',
+    width: 0,
+    height: 0,
+    weight: 0,
+    price: 0,
+    ...lotDefaults,
+    left: 0,
+    bought: 0,
+    counts: [],
+    rations: [],
+  }
 }
 
-export function lotEvent<T extends keyof LotEvents>(stream: string, type: T, data: LotEvents[T]): NewEvent<T, LotEvents[T]> {
+export function lotEvent<T extends keyof LotEvents>(
+  stream: string,
+  type: T,
+  data: LotEvents[T],
+): NewEvent<T, LotEvents[T]> {
   return { stream, type, version: versionOf(type), data }
 }
 
@@ -92,7 +115,7 @@ export function putAside(lot: Pick<LotState, 'rations'>): number {
 }
 
 function changeRation(state: LotState, id: string, change: (ration: Ration) => Ration): Ration[] {
-  return state.rations.map(ration => (ration.id === id ? change(ration) : ration))
+  return state.rations.map((ration) => (ration.id === id ? change(ration) : ration))
 }
 
 /** Total: an unknown event only moves the sequence. */
@@ -103,7 +126,8 @@ export function evolveLot(state: LotState, event: Happening): LotState {
       const { sheets, ...description } = event.data as LotEvents['lot-added']
       return { ...next, ...description, left: sheets, bought: sheets }
     }
-    case 'lot-described': return { ...next, ...(event.data as LotDescription) }
+    case 'lot-described':
+      return { ...next, ...(event.data as LotDescription) }
     case 'lot-bought': {
       const { sheets, price } = event.data as LotEvents['lot-bought']
       return { ...next, left: state.left + sheets, bought: state.bought + sheets, price }
@@ -113,25 +137,41 @@ export function evolveLot(state: LotState, event: Happening): LotState {
       // Sheets given out left the shelf then, so tearing them takes nothing more from it.
       return rationId === null
         ? { ...next, left: state.left - sheets }
-        : { ...next, rations: changeRation(state, rationId, ration => ({ ...ration, used: ration.used + sheets })) }
+        : { ...next, rations: changeRation(state, rationId, (ration) => ({ ...ration, used: ration.used + sheets })) }
     }
     case 'lot-counted': {
       const { sheets, reason } = event.data as LotEvents['lot-counted']
-      return { ...next, left: sheets, counts: [...state.counts, { before: state.left, after: sheets, reason, at: event.occurredAt }] }
+      return {
+        ...next,
+        left: sheets,
+        counts: [...state.counts, { before: state.left, after: sheets, reason, at: event.occurredAt }],
+      }
     }
     case 'paper-rationed': {
       const { rationId, personId, sheets } = event.data as LotEvents['paper-rationed']
-      return { ...next, rations: [...state.rations, { id: rationId, personId, sheets, released: 0, returned: 0, used: 0 }] }
+      return {
+        ...next,
+        rations: [...state.rations, { id: rationId, personId, sheets, released: 0, returned: 0, used: 0 }],
+      }
     }
     case 'paper-released': {
       const { rationId, sheets } = event.data as LotEvents['paper-released']
-      return { ...next, left: state.left - sheets, rations: changeRation(state, rationId, ration => ({ ...ration, released: ration.released + sheets })) }
+      return {
+        ...next,
+        left: state.left - sheets,
+        rations: changeRation(state, rationId, (ration) => ({ ...ration, released: ration.released + sheets })),
+      }
     }
     case 'paper-returned': {
       const { rationId, sheets } = event.data as LotEvents['paper-returned']
-      return { ...next, left: state.left + sheets, rations: changeRation(state, rationId, ration => ({ ...ration, returned: ration.returned + sheets })) }
+      return {
+        ...next,
+        left: state.left + sheets,
+        rations: changeRation(state, rationId, (ration) => ({ ...ration, returned: ration.returned + sheets })),
+      }
     }
-    default: return next
+    default:
+      return next
   }
 }
 
@@ -144,22 +184,42 @@ function decideRation(state: LotState, type: string, data: unknown, context: Con
   if (type === 'ration-paper') {
     const { personId, sheets } = data as LotCommands['ration-paper']
     const free = state.left - putAside(state)
-    if (sheets > free) return refuse('stock-short', `${free} sheets of ${state.name} are on the shelf and not put aside; ${sheets} were asked for. Count the lot if the book is wrong.`, 'sheets')
+    if (sheets > free)
+      return refuse(
+        'stock-short',
+        `${free} sheets of ${state.name} are on the shelf and not put aside; ${sheets} were asked for. Count the lot if the book is wrong.`,
+        'sheets',
+      )
     return { events: [lotEvent(state.stream, 'paper-rationed', { rationId: context.commandId, personId, sheets })] }
   }
   const { rationId, sheets } = data as LotCommands['release-paper']
-  const ration = state.rations.find(known => known.id === rationId)
-  if (!ration) return refuse('unknown-ration', 'That paper was not put aside here. Reload the page and choose from the list.', 'rationId')
+  const ration = state.rations.find((known) => known.id === rationId)
+  if (!ration)
+    return refuse(
+      'unknown-ration',
+      'That paper was not put aside here. Reload the page and choose from the list.',
+      'rationId',
+    )
   if (type === 'release-paper') {
     const kept = ration.sheets - ration.released
-    if (sheets > kept) return refuse('more-than-put-aside', `${kept} sheets are still put aside; ${sheets} cannot be given out.`, 'sheets')
+    if (sheets > kept)
+      return refuse(
+        'more-than-put-aside',
+        `${kept} sheets are still put aside; ${sheets} cannot be given out.`,
+        'sheets',
+      )
     return { events: [lotEvent(state.stream, 'paper-released', { rationId, sheets })] }
   }
-  if (sheets > inHand(ration)) return refuse('more-than-in-hand', `${inHand(ration)} sheets are in the person’s hands; ${sheets} cannot come back.`, 'sheets')
+  if (sheets > inHand(ration))
+    return refuse(
+      'more-than-in-hand',
+      `${inHand(ration)} sheets are in the person’s hands; ${sheets} cannot come back.`,
+      'sheets',
+    )
   return { events: [lotEvent(state.stream, 'paper-returned', { rationId, sheets })] }
 }
 
-export function decideLot(state: LotState, command: { type: string, data: unknown }, context: Context): Decision {
+export function decideLot(state: LotState, command: { type: string; data: unknown }, context: Context): Decision {
   if (command.type === 'add-lot') {
     const data = command.data as LotCommands['add-lot']
     if (state.name !== '') return refuse('already-there', 'This lot is in the store already.')
@@ -171,12 +231,15 @@ export function decideLot(state: LotState, command: { type: string, data: unknow
       const data = command.data as LotDescription
       return descriptionFault(data) ?? { events: [lotEvent(state.stream, 'lot-described', data)] }
     }
-    case 'buy-paper': return { events: [lotEvent(state.stream, 'lot-bought', command.data as LotCommands['buy-paper'])] }
+    case 'buy-paper':
+      return { events: [lotEvent(state.stream, 'lot-bought', command.data as LotCommands['buy-paper'])] }
     case 'count-lot': {
       const data = command.data as LotCommands['count-lot']
-      if (data.reason.trim() === '') return refuse('reason-missing', `The book shows ${state.left}; say why the count differs.`, 'reason')
+      if (data.reason.trim() === '')
+        return refuse('reason-missing', `The book shows ${state.left}; say why the count differs.`, 'reason')
       return { events: [lotEvent(state.stream, 'lot-counted', data)] }
     }
-    default: return decideRation(state, command.type, command.data, context)
+    default:
+      return decideRation(state, command.type, command.data, context)
   }
 }

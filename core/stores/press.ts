@@ -1,7 +1,14 @@
 import { type Context, type Decision, type Happening, type NewEvent, refuse } from '../ledger/envelope'
 
 export type PressKind = 'roller bed' | 'spring-loaded roller' | 'platen' | 'clamshell' | 'laminator' | 'by hand'
-export const pressKinds: readonly PressKind[] = ['roller bed', 'spring-loaded roller', 'platen', 'clamshell', 'laminator', 'by hand']
+export const pressKinds: readonly PressKind[] = [
+  'roller bed',
+  'spring-loaded roller',
+  'platen',
+  'clamshell',
+  'laminator',
+  'by hand',
+]
 
 export interface PressDescription {
   name: string
@@ -10,8 +17,12 @@ export interface PressDescription {
   divisions: number
 }
 
-export interface PressEvents { 'press-added': PressDescription }
-export interface PressCommands { 'add-press': PressDescription }
+export interface PressEvents {
+  'press-added': PressDescription
+}
+export interface PressCommands {
+  'add-press': PressDescription
+}
 
 export interface PressState extends PressDescription {
   stream: string
@@ -28,10 +39,15 @@ export function evolvePress(state: PressState, event: Happening): PressState {
   return event.type === 'press-added' ? { ...next, ...(event.data as PressDescription) } : next
 }
 
-export function decidePress(state: PressState, command: { type: string, data: unknown }, _context: Context): Decision {
+export function decidePress(state: PressState, command: { type: string; data: unknown }, _context: Context): Decision {
   const data = command.data as PressDescription
   if (state.name !== '') return refuse('already-there', 'This press stands in the room already.')
   if (data.name.trim() === '') return refuse('name-missing', 'Give the press the name people call it by.', 'name')
-  const added: NewEvent<'press-added', PressDescription> = { stream: state.stream, type: 'press-added', version: 1, data }
+  const added: NewEvent<'press-added', PressDescription> = {
+    stream: state.stream,
+    type: 'press-added',
+    version: 1,
+    data,
+  }
   return { events: [added] }
 }

@@ -9,7 +9,7 @@ import type { TubDescription } from './tub'
 /** What of the store is needed to tell the colour of a mix, by id. */
 export interface Shelf {
   tubs: ReadonlyMap<string, Pick<TubDescription, 'name' | 'nature' | 'card' | 'tinting' | 'density'>>
-  batches: ReadonlyMap<string, { components: readonly Component[], drawDown: SeenDrawDown | null }>
+  batches: ReadonlyMap<string, { components: readonly Component[]; drawDown: SeenDrawDown | null }>
 }
 
 /** A mix as far as it is known. */
@@ -41,7 +41,11 @@ export function pigmentOf(tub: Pick<TubDescription, 'name' | 'nature' | 'card'>)
  * Predicted colour of some components, left-overs among them followed to their tubs; a batch that was drawn down is taken
  * as it was seen. Null when the colour of none of it is known.
  */
-export function mixFrom(components: readonly Component[], shelf: Shelf, beneath: readonly string[] = []): KnownMix | null {
+export function mixFrom(
+  components: readonly Component[],
+  shelf: Shelf,
+  beneath: readonly string[] = [],
+): KnownMix | null {
   const known: Mixed[] = []
   let whole = 0
   let unknown = 0
@@ -49,17 +53,25 @@ export function mixFrom(components: readonly Component[], shelf: Shelf, beneath:
   for (const { tubId, batchId, name, milligrams } of components) {
     if (!(milligrams > 0)) continue
     whole += milligrams
-    const found = batchId !== null && !beneath.includes(batchId) ? ofBatch(batchId, shelf, beneath) : ofTub(tubId, name, shelf)
+    const found =
+      batchId !== null && !beneath.includes(batchId) ? ofBatch(batchId, shelf, beneath) : ofTub(tubId, name, shelf)
     volume += milligrams / (found?.density ?? 1.1)
     if (found) known.push({ mass: milligrams * (1 - found.unknown), tinting: found.tinting, pigment: found.pigment })
     unknown += milligrams * (found?.unknown ?? 1)
   }
-  if (known.every(one => one.mass === 0)) return null
+  if (known.every((one) => one.mass === 0)) return null
   return { pigment: mixOf(known), unknown: unknown / whole, density: whole / volume }
 }
 
 function ofTub(tubId: string | null, name: string, { tubs }: Shelf): (KnownMix & { tinting: number }) | null {
-  const tub = (tubId === null ? undefined : tubs.get(tubId)) ?? [...tubs.values()].find(known => known.name === name) ?? { name, nature: 'pigment' as const, card: null, tinting: 1, density: 1.1 }
+  const tub = (tubId === null ? undefined : tubs.get(tubId)) ??
+    [...tubs.values()].find((known) => known.name === name) ?? {
+      name,
+      nature: 'pigment' as const,
+      card: null,
+      tinting: 1,
+      density: 1.1,
+    }
   const pigment = pigmentOf(tub)
   return pigment && { pigment, unknown: 0, density: tub.density, tinting: tub.tinting }
 }
@@ -71,7 +83,13 @@ function ofBatch(batchId: string, shelf: Shelf, beneath: readonly string[]): (Kn
 }
 
 /** A batch's ink: as its draw-down showed it, or as its components make it. */
-export function predictedBatch({ components, drawDown }: { components: readonly Component[], drawDown: SeenDrawDown | null }, shelf: Shelf, beneath: readonly string[] = []): KnownMix | null {
+export function predictedBatch(
+  { components, drawDown }: { components: readonly Component[]; drawDown: SeenDrawDown | null },
+  shelf: Shelf,
+  beneath: readonly string[] = [],
+): KnownMix | null {
   const mix = mixFrom(components, shelf, beneath)
-  return mix && drawDown ? { ...mix, pigment: corrected(mix.pigment, drawDown.ground, drawDown.colour, drawDown.thickness), unknown: 0 } : mix
+  return mix && drawDown
+    ? { ...mix, pigment: corrected(mix.pigment, drawDown.ground, drawDown.colour, drawDown.thickness), unknown: 0 }
+    : mix
 }

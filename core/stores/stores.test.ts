@@ -5,7 +5,15 @@ import { inHand, lotDefaults, type LotState } from './lot'
 import type { PressState } from './press'
 import type { StudioState } from './studio'
 
-const description = { ...lotDefaults, maker: 'Oakum Vale', name: 'cream laid', width: 760, height: 560, weight: 200, price: 4.6 }
+const description = {
+  ...lotDefaults,
+  maker: 'Oakum Vale',
+  name: 'cream laid',
+  width: 760,
+  height: 560,
+  weight: 200,
+  price: 4.6,
+}
 const laid = { ...description, sheets: 20 }
 const lotOf = (table: PressTable) => table.states.get('lot:l1') as LotState
 
@@ -19,22 +27,40 @@ describe('a paper lot', () => {
     expect(code(table, 'add-lot', 'lot:l1', laid)).toBeUndefined()
     table.must('tear', tornRight('l1', 7, 26, { width: 300, height: 230 }))
     expect(lotOf(table)).toMatchObject({ left: 13, bought: 20 })
-    expect(table.edition.torn).toEqual([{ lotId: 'l1', lotName: 'cream laid', lotSheets: 7, count: 26, pricePerLotSheet: 4.6, width: 300, height: 230 }])
+    expect(table.edition.torn).toEqual([
+      { lotId: 'l1', lotName: 'cream laid', lotSheets: 7, count: 26, pricePerLotSheet: 4.6, width: 300, height: 230 },
+    ])
     table.must('tear', tornRight('l1', 14, 56))
     expect(lotOf(table).left).toBe(-1)
     expect(code(table, 'count-lot', 'lot:l1', { sheets: 15, reason: '' })).toBe('reason-missing')
     expect(code(table, 'count-lot', 'lot:l1', { sheets: 15, reason: 'two were under the press' })).toBeUndefined()
-    expect(lotOf(table)).toMatchObject({ left: 15, counts: [{ before: -1, after: 15, reason: 'two were under the press' }] })
+    expect(lotOf(table)).toMatchObject({
+      left: 15,
+      counts: [{ before: -1, after: 15, reason: 'two were under the press' }],
+    })
   })
 
   it('keeps what was torn wrong as spoiled sheets, and offcuts as proof paper', () => {
     const table = new PressTable()
     code(table, 'add-lot', 'lot:l1', laid)
-    table.must('tear', { ...tornRight('l1', 6, 24), wrong: 2, reason: 'edge slipped', offcuts: [{ lotId: 'o1', width: 200, height: 150, count: 6 }] })
+    table.must('tear', {
+      ...tornRight('l1', 6, 24),
+      wrong: 2,
+      reason: 'edge slipped',
+      offcuts: [{ lotId: 'o1', width: 200, height: 150, count: 6 }],
+    })
     expect(table.edition.made).toBe(26)
-    expect(table.edition.sheets.filter(sheet => sheet.spoiled).map(sheet => [sheet.id, sheet.spoiled!.reason])).toEqual([[25, 'torn wrong: edge slipped'], [26, 'torn wrong: edge slipped']])
+    expect(
+      table.edition.sheets.filter((sheet) => sheet.spoiled).map((sheet) => [sheet.id, sheet.spoiled!.reason]),
+    ).toEqual([
+      [25, 'torn wrong: edge slipped'],
+      [26, 'torn wrong: edge slipped'],
+    ])
     expect(table.states.get('lot:o1')).toMatchObject({ name: 'cream laid, offcuts', use: 'proof', left: 6, price: 0 })
-    expect(table.give('tear', { ...tornRight('l1', 1, 4), offcuts: [{ lotId: 'o1', width: 90, height: 90, count: 1 }] }).refusal?.code).toBe('already-there')
+    expect(
+      table.give('tear', { ...tornRight('l1', 1, 4), offcuts: [{ lotId: 'o1', width: 90, height: 90, count: 1 }] })
+        .refusal?.code,
+    ).toBe('already-there')
   })
 
   it('is put aside for a person, given out, torn from and brought back', () => {
@@ -62,7 +88,9 @@ describe('a paper lot', () => {
   it('is described anew and bought again', () => {
     const table = new PressTable()
     code(table, 'add-lot', 'lot:l1', laid)
-    expect(code(table, 'describe-lot', 'lot:l1', { ...description, grain: 'height', keptAt: 'drawer 3' })).toBeUndefined()
+    expect(
+      code(table, 'describe-lot', 'lot:l1', { ...description, grain: 'height', keptAt: 'drawer 3' }),
+    ).toBeUndefined()
     expect(code(table, 'describe-lot', 'lot:l1', { ...description, name: ' ' })).toBe('name-missing')
     expect(code(table, 'buy-paper', 'lot:l1', { sheets: 30, price: 5.1 })).toBeUndefined()
     expect(lotOf(table)).toMatchObject({ grain: 'height', keptAt: 'drawer 3', left: 50, bought: 50, price: 5.1 })
@@ -78,8 +106,11 @@ describe('a paper lot', () => {
   })
 
   it.each([
-    [{ lotSheets: 1, count: 0 }, 'count-range'], [{ lotSheets: 0, count: 4 }, 'lot-sheets-range'], [{ lotSheets: 5, count: 4 }, 'lot-sheets-range'],
-    [{ lotSheets: 1, count: 3, wrong: 1 }, 'reason-missing'], [{ lotSheets: 1, count: 6000 }, 'too-many-sheets'],
+    [{ lotSheets: 1, count: 0 }, 'count-range'],
+    [{ lotSheets: 0, count: 4 }, 'lot-sheets-range'],
+    [{ lotSheets: 5, count: 4 }, 'lot-sheets-range'],
+    [{ lotSheets: 1, count: 3, wrong: 1 }, 'reason-missing'],
+    [{ lotSheets: 1, count: 6000 }, 'too-many-sheets'],
   ])('refuses to tear %o', (given, expected) => {
     const table = new PressTable()
     code(table, 'add-lot', 'lot:l1', laid)
@@ -90,14 +121,25 @@ describe('a paper lot', () => {
 })
 
 describe('a press', () => {
-  const setting = { packing: [{ name: 'felt', thickness: 2.4 }], left: { turns: 1, divisions: 3 }, right: { turns: 1, divisions: 3.5 }, note: '' }
+  const setting = {
+    packing: [{ name: 'felt', thickness: 2.4 }],
+    left: { turns: 1, divisions: 3 },
+    right: { turns: 1, divisions: 3.5 },
+    note: '',
+  }
 
   it('is added once, and a pull keeps the setting it was made with', () => {
     const table = new PressTable().tear(3)
-    expect(table.give('set-press', { layerId: table.layer, pressId: 'pr1', ...setting }).refusal?.code).toBe('unknown-press')
+    expect(table.give('set-press', { layerId: table.layer, pressId: 'pr1', ...setting }).refusal?.code).toBe(
+      'unknown-press',
+    )
     expect(code(table, 'add-press', 'press:pr1', { name: ' ', kind: 'platen', divisions: 0 })).toBe('name-missing')
-    expect(code(table, 'add-press', 'press:pr1', { name: 'Long press', kind: 'roller bed', divisions: 12 })).toBeUndefined()
-    expect(code(table, 'add-press', 'press:pr1', { name: 'Long press', kind: 'roller bed', divisions: 12 })).toBe('already-there')
+    expect(
+      code(table, 'add-press', 'press:pr1', { name: 'Long press', kind: 'roller bed', divisions: 12 }),
+    ).toBeUndefined()
+    expect(code(table, 'add-press', 'press:pr1', { name: 'Long press', kind: 'roller bed', divisions: 12 })).toBe(
+      'already-there',
+    )
     expect((table.states.get('press:pr1') as PressState).divisions).toBe(12)
     table.must('set-press', { layerId: table.layer, pressId: 'pr1', ...setting })
     const first = table.edition.layers[0]!.setups[0]!
@@ -107,7 +149,7 @@ describe('a press', () => {
     // A tap that was on its way when the press was set again says which setting it was made with.
     table.pull(1, { setupSeq: first.seq })
     table.pull(2, { setupSeq: 9999 })
-    expect(table.edition.pulls.map(pull => pull.setupSeq)).toEqual([first.seq, second.seq])
+    expect(table.edition.pulls.map((pull) => pull.setupSeq)).toEqual([first.seq, second.seq])
   })
 })
 
@@ -118,12 +160,21 @@ describe('the studio', () => {
     const table = new PressTable()
     code(table, 'add-person', 'studio', { personId: 'ansa', role: 'manager' })
     expect(code(table, 'add-person', 'studio', { personId: 'ansa', role: 'member' })).toBe('already-there')
-    expect(code(table, 'change-person', 'studio', { personId: 'ansa', role: 'member', active: true })).toBe('last-manager')
-    expect(code(table, 'change-person', 'studio', { personId: 'ansa', role: 'manager', active: false })).toBe('last-manager')
+    expect(code(table, 'change-person', 'studio', { personId: 'ansa', role: 'member', active: true })).toBe(
+      'last-manager',
+    )
+    expect(code(table, 'change-person', 'studio', { personId: 'ansa', role: 'manager', active: false })).toBe(
+      'last-manager',
+    )
     code(table, 'add-person', 'studio', { personId: 'piers', role: 'manager' })
     expect(code(table, 'change-person', 'studio', { personId: 'ansa', role: 'member', active: true })).toBeUndefined()
-    expect(studio(table).people).toEqual({ ansa: { role: 'member', active: true }, piers: { role: 'manager', active: true } })
-    expect(code(table, 'change-person', 'studio', { personId: 'nobody', role: 'member', active: true })).toBe('unknown-person')
+    expect(studio(table).people).toEqual({
+      ansa: { role: 'member', active: true },
+      piers: { role: 'manager', active: true },
+    })
+    expect(code(table, 'change-person', 'studio', { personId: 'nobody', role: 'member', active: true })).toBe(
+      'unknown-person',
+    )
   })
 
   it('is set by its manager alone', () => {

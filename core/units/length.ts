@@ -8,16 +8,36 @@ export const mmPerInch = 25.4
 export type ReadLength = { mm: number } | { refused: string }
 
 const vulgar: Record<string, string> = {
-  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
-  '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 }
 
-const unitWords: Record<string, number> = { 'mm': 1, 'cm': 10, 'in': mmPerInch, 'inch': mmPerInch, 'inches': mmPerInch, '"': mmPerInch }
+const unitWords: Record<string, number> = {
+  mm: 1,
+  cm: 10,
+  in: mmPerInch,
+  inch: mmPerInch,
+  inches: mmPerInch,
+  '"': mmPerInch,
+}
 
 /** One spelling for what printers write in many: fractions as n/d, a decimal point, plain quotes and spaces. */
 function plain(text: string): string {
   return text
-    .replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g, sign => ` ${vulgar[sign]!}`)
+    .replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g, (sign) => ` ${vulgar[sign]!}`)
     .replace(/⁄/g, '/')
     .replace(/''|[″“”]/g, '"')
     .replace(/[\s\u00a0\u2009\u202f]+/g, ' ')
@@ -29,7 +49,9 @@ function plain(text: string): string {
 
 const number = String.raw`\d+(?:\.\d+)?|\.\d+`
 const fraction = String.raw`(\d+)\s*/\s*(\d+)`
-const shape = new RegExp(String.raw`^(?:(?:(\d+)(?:\s*-\s*|\s+))?${fraction}|(${number}))\s*(mm|cm|inches|inch|in|")?\.?$`)
+const shape = new RegExp(
+  String.raw`^(?:(?:(\d+)(?:\s*-\s*|\s+))?${fraction}|(${number}))\s*(mm|cm|inches|inch|in|")?\.?$`,
+)
 
 /**
  * Read a length as printers write it (MODELS M1): `216`, `216 mm`, `21,6cm`, `8.5 in`, `8 1/2"`, `8-1/2`, `¾ in`.
@@ -41,7 +63,9 @@ export function readLength(text: string, unit: LengthUnit): ReadLength {
   if (typed === '') return { refused: 'Nothing was typed. Write a length such as 216 mm or 8 1/2".' }
   if (/^[-−–]/.test(typed)) return { refused: `“${typed}” is below zero. A length is zero or more.` }
   const match = shape.exec(plain(typed))
-  const unreadable = { refused: `“${typed}” cannot be read as a length. Write it like 216 mm, 21.6 cm, 8.5 in or 8 1/2".` }
+  const unreadable = {
+    refused: `“${typed}” cannot be read as a length. Write it like 216 mm, 21.6 cm, 8.5 in or 8 1/2".`,
+  }
   if (!match) return unreadable
   const [, whole, above, below, decimal, word] = match
   if (below !== undefined && Number(below) === 0) return unreadable
@@ -71,8 +95,8 @@ function sixteenths(count: number): string {
 }
 
 /** The figure alone, without its unit: mm to 0.5, inches to the nearest sixteenth, and whether that moved it. */
-function figure(mm: number, unit: LengthUnit): { text: string, moved: boolean } {
-  const shown = unit === 'mm' ? nearest(mm * 2) / 2 : nearest(mm / mmPerInch * 16) / 16
+function figure(mm: number, unit: LengthUnit): { text: string; moved: boolean } {
+  const shown = unit === 'mm' ? nearest(mm * 2) / 2 : nearest((mm / mmPerInch) * 16) / 16
   const back = unit === 'mm' ? shown : shown * mmPerInch
   return { text: unit === 'mm' ? String(shown) : sixteenths(shown * 16), moved: Math.abs(back - mm) > silent + 1e-9 }
 }
@@ -89,7 +113,7 @@ export function showLength(mm: number, unit: LengthUnit): string {
 /** Two sides and their unit once: `300 × 230 mm`, `≈11 13/16 × 9 1/16"`. */
 export function showSize(width: number, height: number, unit: LengthUnit): string {
   const sides = [figure(width, unit), figure(height, unit)]
-  return `${sides.some(side => side.moved) ? '≈' : ''}${sides.map(side => side.text).join(' × ')}${unit === 'mm' ? ' mm' : '"'}`
+  return `${sides.some((side) => side.moved) ? '≈' : ''}${sides.map((side) => side.text).join(' × ')}${unit === 'mm' ? ' mm' : '"'}`
 }
 
 /**
@@ -97,5 +121,5 @@ export function showSize(width: number, height: number, unit: LengthUnit): strin
  * @param mm zero or more
  */
 export function showThickness(mm: number, unit: LengthUnit): string {
-  return unit === 'mm' ? `${nearest(mm * 100) / 100} mm` : `${nearest(mm / mmPerInch * 1000) / 1000}"`
+  return unit === 'mm' ? `${nearest(mm * 100) / 100} mm` : `${nearest((mm / mmPerInch) * 1000) / 1000}"`
 }

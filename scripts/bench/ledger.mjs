@@ -3,7 +3,7 @@ import { createJiti } from 'jiti'
 import { v7 } from 'uuid'
 import { plan, torn } from './requests.mjs'
 
-const at = path => fileURLToPath(new URL(path, import.meta.url))
+const at = (path) => fileURLToPath(new URL(path, import.meta.url))
 const jiti = createJiti(import.meta.url, { alias: { '#core': at('../../core'), '#shared': at('../../shared') } })
 
 /**
@@ -34,11 +34,26 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
       const commandId = v7()
       const now = new Date(Date.UTC(2026, 0, 1) + e * 3600_000 + rows.length * 1000).toISOString()
       const command = { type, stream, data, expectedSeq: state.seq }
-      const states = new Map(streamsFor(command).map(name => [name, name === stream ? state : name.startsWith('lot:') ? lot : emptyState(name)]))
+      const states = new Map(
+        streamsFor(command).map((name) => [
+          name,
+          name === stream ? state : name.startsWith('lot:') ? lot : emptyState(name),
+        ]),
+      )
       const decision = decide(states, command, { personId: 'bench', role: 'manager', commandId, occurredAt: now })
       if (decision.refusal) throw new Error(decision.refusal.message)
-      for (const proposed of decision.events.filter(event => event.stream === stream)) {
-        const bare = { ...proposed, position: ++position, seq: state.seq + 1, actor: 'bench', via: null, device: 'bench', commandId, occurredAt: now, recordedAt: now }
+      for (const proposed of decision.events.filter((event) => event.stream === stream)) {
+        const bare = {
+          ...proposed,
+          position: ++position,
+          seq: state.seq + 1,
+          actor: 'bench',
+          via: null,
+          device: 'bench',
+          commandId,
+          occurredAt: now,
+          recordedAt: now,
+        }
         hash = eventHash(hash, bare)
         const event = { ...bare, hash }
         state = evolve(state, event)
@@ -54,7 +69,18 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
         if (lost.has(sheet)) continue
         const verdict = sheet % 97 === 0 ? 'reject' : 'good'
         if (verdict === 'reject') lost.add(sheet)
-        give('pull', { layerId, kind: 'pull', proofKind: null, verdict, sheetIds: [sheet], faults: [], rescued: null, wetOnWet: true, setupSeq: 0, batchIds: [] })
+        give('pull', {
+          layerId,
+          kind: 'pull',
+          proofKind: null,
+          verdict,
+          sheetIds: [sheet],
+          faults: [],
+          rescued: null,
+          wetOnWet: true,
+          setupSeq: 0,
+          batchIds: [],
+        })
       }
     }
     await db.writer.query('BEGIN IMMEDIATE')

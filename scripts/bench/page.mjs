@@ -1,7 +1,15 @@
 import { chromium } from '@playwright/test'
 import { median, startServer } from './server.mjs'
 
-export const args = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+export const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
 
 /** What a first visit to the floor loads, compressed, and when the page can be used. */
 export async function measureFirstLoad(folder) {
@@ -16,7 +24,12 @@ export async function measureFirstLoad(folder) {
     await page.goto(server.url, { waitUntil: 'commit' })
     await page.getByRole('heading', { name: 'At the presses' }).waitFor()
     times.push(performance.now() - began)
-    script = await page.evaluate(() => performance.getEntriesByType('resource').filter(entry => entry.name.endsWith('.js')).reduce((sum, entry) => sum + entry.encodedBodySize, 0))
+    script = await page.evaluate(() =>
+      performance
+        .getEntriesByType('resource')
+        .filter((entry) => entry.name.endsWith('.js'))
+        .reduce((sum, entry) => sum + entry.encodedBodySize, 0),
+    )
     await context.close()
   }
   const bench = await measureTap(browser, server.url)
@@ -30,20 +43,25 @@ async function measureTap(browser, url) {
   const page = await browser.newPage()
   await page.goto(url)
   await page.getByRole('heading', { name: 'At the presses' }).waitFor()
-  const { editions } = await page.request.get(`${url}/api/editions?search=Harbour`).then(answer => answer.json())
+  const { editions } = await page.request.get(`${url}/api/editions?search=Harbour`).then((answer) => answer.json())
   await page.goto(`${url}/bench/${editions[0].id}`)
   await page.getByText('every pull stored', { exact: true }).waitFor()
   const times = []
   for (let i = 0; i < 9; i++) {
-    times.push(await page.evaluate(() => new Promise((resolve) => {
-      const observer = new MutationObserver(() => {
-        observer.disconnect()
-        resolve(performance.now() - began)
-      })
-      observer.observe(document.querySelector('.tally svg'), { childList: true })
-      const began = performance.now()
-      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'g' }))
-    })))
+    times.push(
+      await page.evaluate(
+        () =>
+          new Promise((resolve) => {
+            const observer = new MutationObserver(() => {
+              observer.disconnect()
+              resolve(performance.now() - began)
+            })
+            observer.observe(document.querySelector('.tally svg'), { childList: true })
+            const began = performance.now()
+            window.dispatchEvent(new KeyboardEvent('keydown', { key: 'g' }))
+          }),
+      ),
+    )
   }
   return median(times)
 }

@@ -3,7 +3,11 @@ import { median, startServer } from './server.mjs'
 /** A signed-in reader of a server whose ledger was filled before. */
 async function reader(folder) {
   const server = await startServer(folder)
-  const setUp = await fetch(`${server.url}/api/setup`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ studio: 'Bench', name: 'Bench', secret: 'bench', line: 'number-signature', currency: '€' }) })
+  const setUp = await fetch(`${server.url}/api/setup`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ studio: 'Bench', name: 'Bench', secret: 'bench', line: 'number-signature', currency: '€' }),
+  })
   const cookie = setUp.headers.getSetCookie()[0].split(';')[0]
   const time = async (path) => {
     const began = performance.now()
@@ -35,7 +39,7 @@ export async function measureEdition(folder, fillLedger) {
 
 /** Two thousand editions of five hundred impressions (250 sheets, two layers). */
 export async function measureLists(folder, fillLedger) {
-  const ids = await fillLedger(folder, 2000, 252, 2, done => console.info(`  ${done} of 2000 editions written`))
+  const ids = await fillLedger(folder, 2000, 252, 2, (done) => console.info(`  ${done} of 2000 editions written`))
   const { server, time } = await reader(folder)
   const list = []
   const search = []

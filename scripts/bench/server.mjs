@@ -18,24 +18,38 @@ export async function freePort() {
 export async function startServer(folder, demo = false) {
   const port = await freePort()
   const child = spawn(process.execPath, [join(root, '.output/server/index.mjs')], {
-    env: { ...process.env, NODE_ENV: 'production', PORT: String(port), HOST: '127.0.0.1', AMPLE_TALLY_DATA: folder, AMPLE_TALLY_DEMO: demo ? '1' : '' }, stdio: ['ignore', 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      PORT: String(port),
+      HOST: '127.0.0.1',
+      AMPLE_TALLY_DATA: folder,
+      AMPLE_TALLY_DEMO: demo ? '1' : '',
+    },
+    stdio: ['ignore', 'ignore', 'inherit'],
   })
   const url = `http://127.0.0.1:${port}`
   for (let tries = 0; tries < 3000; tries++) {
-    if (await fetch(`${url}/api/session`).then(answer => answer.ok, () => false)) break
+    if (
+      await fetch(`${url}/api/session`).then(
+        (answer) => answer.ok,
+        () => false,
+      )
+    )
+      break
     if (child.exitCode !== null) throw new Error('The server stopped.')
-    await new Promise(resolve => setTimeout(resolve, 100))
+    await new Promise((resolve) => setTimeout(resolve, 100))
   }
   return {
     url,
     /** Resident memory now and at its highest, MB. */
     memory() {
       const status = readFileSync(`/proc/${child.pid}/status`, 'utf8')
-      const of = key => Math.round(Number(new RegExp(`${key}:\\s+(\\d+)`).exec(status)[1]) / 1024)
+      const of = (key) => Math.round(Number(new RegExp(`${key}:\\s+(\\d+)`).exec(status)[1]) / 1024)
       return { now: of('VmRSS'), most: of('VmHWM') }
     },
     async stop() {
-      const gone = new Promise(resolve => child.once('exit', resolve))
+      const gone = new Promise((resolve) => child.once('exit', resolve))
       child.kill('SIGTERM')
       await gone
     },

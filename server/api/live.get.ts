@@ -11,9 +11,10 @@ export default defineEventHandler(async (event) => {
   const query = queryChecked(event, LiveQuery)
   const after = Number(getRequestHeader(event, 'last-event-id') ?? query.after ?? room.ledger.head)
   const stream = createEventStream(event)
-  const push = (name: string, data: unknown, id?: string) => stream.push({ event: name, data: JSON.stringify(data), id })
+  const push = (name: string, data: unknown, id?: string) =>
+    stream.push({ event: name, data: JSON.stringify(data), id })
   const heartbeat = setInterval(() => {
-    void signedIn(event, room).then(person => (person ? push('beat', room.ledger.head) : stream.close()))
+    void signedIn(event, room).then((person) => (person ? push('beat', room.ledger.head) : stream.close()))
   }, heartbeatEvery)
   const forget = room.live.onClose(() => void stream.close())
   let unfollow: (() => void) | null = null

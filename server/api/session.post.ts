@@ -10,5 +10,5 @@ export default defineEventHandler(async (event) => {
   const result = await room.people.signIn(personId, secret, Date.now())
   if ('refusal' in result) throw failure(result.refusal)
   await startSession(event, room, result.person)
-  return { ...await describeSession(event, room), person: result.person }
+  return { ...(await describeSession(event, room)), person: result.person }
 })

@@ -4,13 +4,21 @@ const shell = 'ample-tally-shell-/* build */'
 const files = [/* files */]
 
 self.addEventListener('install', (event) => {
-  event.waitUntil(caches.open(shell).then(cache => cache.addAll(['/', ...files])).then(() => self.skipWaiting()))
+  event.waitUntil(
+    caches
+      .open(shell)
+      .then((cache) => cache.addAll(['/', ...files]))
+      .then(() => self.skipWaiting()),
+  )
 })
 
 self.addEventListener('activate', (event) => {
-  event.waitUntil(caches.keys()
-    .then(names => Promise.all(names.filter(name => name !== shell).map(name => caches.delete(name))))
-    .then(() => self.clients.claim()))
+  event.waitUntil(
+    caches
+      .keys()
+      .then((names) => Promise.all(names.filter((name) => name !== shell).map((name) => caches.delete(name))))
+      .then(() => self.clients.claim()),
+  )
 })
 
 self.addEventListener('fetch', (event) => {
@@ -18,14 +26,19 @@ self.addEventListener('fetch', (event) => {
   if (event.request.method !== 'GET' || url.origin !== location.origin || url.pathname.startsWith('/api/')) return
   if (event.request.mode === 'navigate') {
     // Every address is served by one shell, so any address can start from the one kept.
-    event.respondWith(fetch(event.request).then((answer) => {
-      if (answer.ok) {
-        const copy = answer.clone()
-        event.waitUntil(caches.open(shell).then(cache => cache.put('/', copy)))
-      }
-      return answer
-    }).catch(() => caches.match('/')))
+    event.respondWith(
+      fetch(event.request)
+        .then((answer) => {
+          if (answer.ok) {
+            const copy = answer.clone()
+            event.waitUntil(caches.open(shell).then((cache) => cache.put('/', copy)))
+          }
+          return answer
+        })
+        .catch(() => caches.match('/')),
+    )
     return
   }
-  if (url.pathname.startsWith('/_nuxt/')) event.respondWith(caches.match(event.request).then(kept => kept ?? fetch(event.request)))
+  if (url.pathname.startsWith('/_nuxt/'))
+    event.respondWith(caches.match(event.request).then((kept) => kept ?? fetch(event.request)))
 })

@@ -30,13 +30,17 @@ async function pragma(db: Sequelize, name: string): Promise<unknown> {
 function explain(error: unknown, file: string): Error {
   const text = String((error as Error).message)
   if (/SQLITE_NOTADB|SQLITE_CORRUPT|malformed/.test(text)) {
-    return new DatabaseUnusable(`${file} is damaged or is no Ample Tally ledger. Nothing was changed. Put it aside, copy the newest backup in its place, and start again.`)
+    return new DatabaseUnusable(
+      `${file} is damaged or is no Ample Tally ledger. Nothing was changed. Put it aside, copy the newest backup in its place, and start again.`,
+    )
   }
   if (/SQLITE_BUSY|SQLITE_LOCKED/.test(text)) {
     return new DatabaseUnusable(`${file} is locked by another program. Close whatever has it open, then start again.`)
   }
   if (/SQLITE_CANTOPEN|SQLITE_READONLY|EACCES/.test(text)) {
-    return new DatabaseUnusable(`${file} cannot be written. Check the folder's permissions and the disk, then start again.`)
+    return new DatabaseUnusable(
+      `${file} cannot be written. Check the folder's permissions and the disk, then start again.`,
+    )
   }
   return error as Error
 }
@@ -58,9 +62,15 @@ export async function openConnections(folder: string): Promise<Connections> {
     // A ceiling on the file, for a folder that must not fill its disk.
     const mostPages = Number(process.env.AMPLE_TALLY_MOST_PAGES ?? 0)
     if (mostPages > 0) await writer.query(`PRAGMA max_page_count = ${Math.trunc(mostPages)}`)
-    const state = { journal: await pragma(writer, 'journal_mode'), synchronous: await pragma(writer, 'synchronous'), foreignKeys: await pragma(writer, 'foreign_keys') }
+    const state = {
+      journal: await pragma(writer, 'journal_mode'),
+      synchronous: await pragma(writer, 'synchronous'),
+      foreignKeys: await pragma(writer, 'foreign_keys'),
+    }
     if (state.journal !== 'wal' || state.synchronous !== 2 || state.foreignKeys !== 1) {
-      throw new DatabaseUnusable(`The ledger's writer is not durable on this disk (${JSON.stringify(state)}). Use a data folder on a local disk.`)
+      throw new DatabaseUnusable(
+        `The ledger's writer is not durable on this disk (${JSON.stringify(state)}). Use a data folder on a local disk.`,
+      )
     }
     const check = await pragma(writer, 'quick_check(1)')
     if (check !== 'ok') throw new Error(`SQLITE_CORRUPT: ${String(check)}`)
@@ -71,7 +81,14 @@ export async function openConnections(folder: string): Promise<Connections> {
   } catch (error) {
     throw explain(error, file)
   }
-  return { writer, reader, long, close: async () => { await Promise.all([writer, reader, long].map(db => db.close())) } }
+  return {
+    writer,
+    reader,
+    long,
+    close: async () => {
+      await Promise.all([writer, reader, long].map((db) => db.close()))
+    },
+  }
 }
 
 /**
@@ -85,7 +102,9 @@ export async function lockFolder(folder: string): Promise<() => Promise<void>> {
     await lock.query('BEGIN EXCLUSIVE')
   } catch (error) {
     if (!/SQLITE_BUSY/.test(String((error as Error).message))) throw explain(error, folder)
-    throw new DatabaseUnusable(`Another Ample Tally is already running on ${folder}. Use that one, or stop it first, or name another folder in AMPLE_TALLY_DATA.`)
+    throw new DatabaseUnusable(
+      `Another Ample Tally is already running on ${folder}. Use that one, or stop it first, or name another folder in AMPLE_TALLY_DATA.`,
+    )
   }
   return () => lock.close()
 }

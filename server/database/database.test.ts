@@ -29,7 +29,8 @@ describe('the file', () => {
   })
 
   it('is written on one connection and only read on the others', async () => {
-    for (const reading of [db.reader, db.long]) await expect(reading.query('DELETE FROM commands')).rejects.toThrow(/readonly/i)
+    for (const reading of [db.reader, db.long])
+      await expect(reading.query('DELETE FROM commands')).rejects.toThrow(/readonly/i)
     expect(await rows(db.writer, 'PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }])
     expect(await rows(db.writer, 'PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }])
   })
@@ -39,7 +40,9 @@ describe('the file', () => {
     const unlock = await lockFolder(folder)
     await expect(lockFolder(folder)).rejects.toThrow(DatabaseUnusable)
     await unlock()
-    await (await lockFolder(folder))()
+    await (
+      await lockFolder(folder)
+    )()
   })
 })
 
@@ -59,11 +62,23 @@ describe('a ledger of a newer program', () => {
 describe('events', () => {
   it('come back as they were written, and fold to the same edition', async () => {
     const { events, hash } = await readStream(db.reader, table.stream)
-    expect(events).toEqual(table.events.filter(event => event.stream === table.stream).map(({ stream, seq, type, version, actor, occurredAt, data }) => ({ stream, seq, type, version, actor, occurredAt, data })))
+    expect(events).toEqual(
+      table.events
+        .filter((event) => event.stream === table.stream)
+        .map(({ stream, seq, type, version, actor, occurredAt, data }) => ({
+          stream,
+          seq,
+          type,
+          version,
+          actor,
+          occurredAt,
+          data,
+        })),
+    )
     expect(hash).toMatch(/^[0-9a-f]{64}$/)
     expect(await readStream(db.reader, 'edition:none')).toEqual({ events: [], hash: chainStart, recordedAt: '' })
     expect(await lastPosition(db.reader)).toBe(table.events.length)
-    expect((await eventsAfter(db.reader, 3, 2)).map(event => event.position)).toEqual([4, 5])
+    expect((await eventsAfter(db.reader, 3, 2)).map((event) => event.position)).toEqual([4, 5])
   })
 
   it('hash the same whatever order their keys were written in', () => {
@@ -75,11 +90,18 @@ describe('events', () => {
 
   it('betray a change made behind the program’s back', async () => {
     expect(await firstBreak(db.long)).toBeNull()
-    const [tampered] = await rows<{ position: number, data: string }>(db.reader, `SELECT position, data FROM events WHERE type = 'pulled' LIMIT 1`)
+    const [tampered] = await rows<{ position: number; data: string }>(
+      db.reader,
+      `SELECT position, data FROM events WHERE type = 'pulled' LIMIT 1`,
+    )
     await db.writer.query('DROP TRIGGER events_never_change')
-    await db.writer.query('UPDATE events SET data = $1 WHERE position = $2', { bind: [tampered!.data.replace('good', 'reject'), tampered!.position] })
+    await db.writer.query('UPDATE events SET data = $1 WHERE position = $2', {
+      bind: [tampered!.data.replace('good', 'reject'), tampered!.position],
+    })
     expect(await firstBreak(db.long)).toMatchObject({ position: tampered!.position, stream: table.stream })
-    await db.writer.query('UPDATE events SET data = $1 WHERE position = $2', { bind: [tampered!.data, tampered!.position] })
+    await db.writer.query('UPDATE events SET data = $1 WHERE position = $2', {
+      bind: [tampered!.data, tampered!.position],
+    })
     expect(await firstBreak(db.long)).toBeNull()
   })
 })
@@ -87,8 +109,15 @@ describe('events', () => {
 describe('the lists', () => {
   it('are rebuilt when they are missing or old, and left alone when they are not', async () => {
     expect(await rebuildSummaries(db.writer, db.long)).toBe(2)
-    const kept = () => rows<{ stream: string, version: number, title: string }>(db.reader, 'SELECT stream, version, title FROM summaries ORDER BY stream')
-    expect(await kept()).toEqual([{ stream: 'edition:e1', version: summaryVersion, title: 'Tide Gauge' }, { stream: 'lot:l1', version: summaryVersion, title: 'cream laid' }])
+    const kept = () =>
+      rows<{ stream: string; version: number; title: string }>(
+        db.reader,
+        'SELECT stream, version, title FROM summaries ORDER BY stream',
+      )
+    expect(await kept()).toEqual([
+      { stream: 'edition:e1', version: summaryVersion, title: 'Tide Gauge' },
+      { stream: 'lot:l1', version: summaryVersion, title: 'cream laid' },
+    ])
     expect(await rebuildSummaries(db.writer, db.long)).toBe(0)
     await db.writer.query(`UPDATE summaries SET version = 0, title = 'old' WHERE stream = 'edition:e1'`)
     expect(await rebuildSummaries(db.writer, db.long)).toBe(1)

@@ -21,7 +21,8 @@ interface EventRow {
   hash: string
 }
 
-const columns = 'position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash'
+const columns =
+  'position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash'
 
 /** The chain's start: what the first event of every stream is hashed with. */
 export const chainStart = '0'.repeat(64)
@@ -29,23 +30,55 @@ export const chainStart = '0'.repeat(64)
 /** SHA-256 over the stream's previous hash and the canonical JSON (RFC 8785) of the event without its hash and position. */
 export function eventHash(previous: string, event: Omit<LedgerEvent, 'hash' | 'position'>): string {
   const { stream, seq, type, version, actor, via, device, commandId, occurredAt, recordedAt, data } = event
-  const body = canonicalize({ stream, seq, type, version, actor, via, device, commandId, occurredAt, recordedAt, data })!
+  const body = canonicalize({
+    stream,
+    seq,
+    type,
+    version,
+    actor,
+    via,
+    device,
+    commandId,
+    occurredAt,
+    recordedAt,
+    data,
+  })!
   return createHash('sha256').update(previous).update(body).digest('hex')
 }
 
 function stored(row: EventRow): LedgerEvent {
   return {
-    position: row.position, stream: row.stream, seq: row.seq, type: row.type, version: row.version, actor: row.actor, via: row.via,
-    device: row.device, commandId: row.command_id, occurredAt: row.occurred_at, recordedAt: row.recorded_at,
-    data: JSON.parse(row.data) as unknown, hash: row.hash,
+    position: row.position,
+    stream: row.stream,
+    seq: row.seq,
+    type: row.type,
+    version: row.version,
+    actor: row.actor,
+    via: row.via,
+    device: row.device,
+    commandId: row.command_id,
+    occurredAt: row.occurred_at,
+    recordedAt: row.recorded_at,
+    data: JSON.parse(row.data) as unknown,
+    hash: row.hash,
   }
 }
 
 export function toRow(event: LedgerEvent): EventRow {
   return {
-    position: event.position, stream: event.stream, seq: event.seq, type: event.type, version: event.version, actor: event.actor, via: event.via,
-    device: event.device, command_id: event.commandId, occurred_at: event.occurredAt, recorded_at: event.recordedAt,
-    data: JSON.stringify(event.data), hash: event.hash,
+    position: event.position,
+    stream: event.stream,
+    seq: event.seq,
+    type: event.type,
+    version: event.version,
+    actor: event.actor,
+    via: event.via,
+    device: event.device,
+    command_id: event.commandId,
+    occurred_at: event.occurredAt,
+    recorded_at: event.recordedAt,
+    data: JSON.stringify(event.data),
+    hash: event.hash,
   }
 }
 
@@ -61,14 +94,20 @@ type Line = [seq: number, type: string, version: number, actor: string, occurred
 /** A stream's events as today's `evolve` expects them. */
 export async function readStream(db: Sequelize, stream: string): Promise<StreamRead> {
   // One text for all of them, of the columns that folding needs: handing rows over singly cost most of a read.
-  const [read] = await rows<{ lines: string | null, hash: string | null, recorded_at: string | null }>(db, `
+  const [read] = await rows<{ lines: string | null; hash: string | null; recorded_at: string | null }>(
+    db,
+    `
     SELECT group_concat('[' || seq || ',' || json_quote(type) || ',' || version || ',' || json_quote(actor) || ',' || json_quote(occurred_at) || ',' || data || ']') AS lines,
       (SELECT hash FROM events WHERE stream = $1 ORDER BY seq DESC LIMIT 1) AS hash,
       (SELECT recorded_at FROM events WHERE stream = $1 ORDER BY seq DESC LIMIT 1) AS recorded_at
-    FROM (SELECT seq, type, version, actor, occurred_at, data FROM events WHERE stream = $1 ORDER BY seq)`, [stream])
+    FROM (SELECT seq, type, version, actor, occurred_at, data FROM events WHERE stream = $1 ORDER BY seq)`,
+    [stream],
+  )
   const lines = JSON.parse(`[${read?.lines ?? ''}]`) as Line[]
   return {
-    events: lines.map(([seq, type, version, actor, occurredAt, data]) => upcast({ stream, seq, type, version, actor, occurredAt, data })),
+    events: lines.map(([seq, type, version, actor, occurredAt, data]) =>
+      upcast({ stream, seq, type, version, actor, occurredAt, data }),
+    ),
     hash: read?.hash ?? chainStart,
     recordedAt: read?.recorded_at ?? '',
   }
@@ -76,8 +115,12 @@ export async function readStream(db: Sequelize, stream: string): Promise<StreamR
 
 /** Events after a position, oldest first, at most `limit`. */
 export async function eventsAfter(db: Sequelize, position: number, limit: number): Promise<LedgerEvent[]> {
-  const found = await rows<EventRow>(db, `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT $2`, [position, limit])
-  return found.map(row => upcast(stored(row)))
+  const found = await rows<EventRow>(
+    db,
+    `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT $2`,
+    [position, limit],
+  )
+  return found.map((row) => upcast(stored(row)))
 }
 
 export async function lastPosition(db: Sequelize): Promise<number> {
@@ -86,15 +129,23 @@ export async function lastPosition(db: Sequelize): Promise<number> {
 }
 
 /** The first break in any stream's chain, or null when every event follows from the one before. Reads in pages. */
-export async function firstBreak(db: Sequelize, progress: (position: number) => void = () => {}): Promise<{ position: number, stream: string, seq: number } | null> {
-  const last = new Map<string, { hash: string, seq: number }>()
+export async function firstBreak(
+  db: Sequelize,
+  progress: (position: number) => void = () => {},
+): Promise<{ position: number; stream: string; seq: number } | null> {
+  const last = new Map<string, { hash: string; seq: number }>()
   for (let position = 0; ;) {
-    const page = await rows<EventRow>(db, `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT 5000`, [position])
+    const page = await rows<EventRow>(
+      db,
+      `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT 5000`,
+      [position],
+    )
     if (page.length === 0) return null
     for (const row of page) {
       const event = stored(row)
       const before = last.get(event.stream) ?? { hash: chainStart, seq: 0 }
-      if (event.seq !== before.seq + 1 || event.hash !== eventHash(before.hash, event)) return { position: event.position, stream: event.stream, seq: event.seq }
+      if (event.seq !== before.seq + 1 || event.hash !== eventHash(before.hash, event))
+        return { position: event.position, stream: event.stream, seq: event.seq }
       last.set(event.stream, { hash: event.hash, seq: event.seq })
     }
     position = page.at(-1)!.position

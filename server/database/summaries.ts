@@ -24,7 +24,15 @@ export const summaryVersion = 3
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
 
-export interface SummaryRow { stream: string, kind: string, version: number, title: string, state: string, changed_at: string, data: string }
+export interface SummaryRow {
+  stream: string
+  kind: string
+  version: number
+  title: string
+  state: string
+  changed_at: string
+  data: string
+}
 
 /** As it is kept: what the chance is reckoned from instead of the chance, which moves with the shop's record. */
 export interface StoredEditionSummary extends Omit<EditionSummary, 'chance'> {
@@ -36,24 +44,68 @@ export interface StoredEditionSummary extends Omit<EditionSummary, 'chance'> {
 function editionSummary(state: EditionState): StoredEditionSummary {
   const at = figures(state)
   const count = countEdition(state)
-  const pulls = state.pulls.filter(pull => pull.disputed === null)
+  const pulls = state.pulls.filter((pull) => pull.disputed === null)
   const last = pulls.at(-1)
   const layer = layerAtPress(state)
   const left = layer ? stackFor(state, layer).length : 0
-  const minutes = pace(pulls.filter(pull => isLive(pull) && pull.kind === 'pull' && pull.layerId === layer?.id).map(pull => Date.parse(pull.at)))
+  const minutes = pace(
+    pulls
+      .filter((pull) => isLive(pull) && pull.kind === 'pull' && pull.layerId === layer?.id)
+      .map((pull) => Date.parse(pull.at)),
+  )
   const { method, work, expected, finishing } = state.plan ?? { ...planDefaults, method: 'single' as const }
-  const piece = state.piece ? { lotId: state.piece.lotId, ...pieceSize(state.piece), grain: state.piece.grain, deckles: state.piece.deckles, strip: state.piece.strip } : null
+  const piece = state.piece
+    ? {
+        lotId: state.piece.lotId,
+        ...pieceSize(state.piece),
+        grain: state.piece.grain,
+        deckles: state.piece.deckles,
+        strip: state.piece.strip,
+      }
+    : null
   return {
-    id: streamId(state.stream), title: state.title, artist: state.plan?.artist ?? '', method: state.plan?.method ?? '', state: stateWord(state),
-    goal: state.plan ? goal(state.plan) : 0, size: state.plan?.size ?? 0, made: at.made, alive: at.alive, good: at.good, goodHere: layer ? goodAt(state, layer.id) : 0, doubtful: at.doubtful, rejects: at.rejects,
-    signed: at.signed, numbered: at.numbered, impressions: state.pulls.filter(isLive).length, balances: count.balances, disputed: count.disputed,
-    layers: state.layers.length, layerName: layer?.name ?? '', pressName: layer ? setupInForce(layer)?.pressName ?? '' : '',
-    left, unfinished: awaitingLayers(state).length, minutesLeft: minutes === null ? null : minutes * left, due: state.plan?.due ?? null,
-    strokes: pulls.filter(pull => pull.layerId === layer?.id).slice(-strokesShown).map(pull => ({
-      kind: pull.kind, verdict: pull.verdict, bat: state.bat?.pullId === pull.pullId, voided: pull.voided,
-    })),
-    passes: passesOf(state), stack: stackOf(state), reckoning: { method, work, expected, finishing }, piece, start: state.plan?.start ?? null,
-    lastPullAt: last?.at ?? null, lastPullBy: last?.by ?? null, changedAt: state.changedAt,
+    id: streamId(state.stream),
+    title: state.title,
+    artist: state.plan?.artist ?? '',
+    method: state.plan?.method ?? '',
+    state: stateWord(state),
+    goal: state.plan ? goal(state.plan) : 0,
+    size: state.plan?.size ?? 0,
+    made: at.made,
+    alive: at.alive,
+    good: at.good,
+    goodHere: layer ? goodAt(state, layer.id) : 0,
+    doubtful: at.doubtful,
+    rejects: at.rejects,
+    signed: at.signed,
+    numbered: at.numbered,
+    impressions: state.pulls.filter(isLive).length,
+    balances: count.balances,
+    disputed: count.disputed,
+    layers: state.layers.length,
+    layerName: layer?.name ?? '',
+    pressName: layer ? (setupInForce(layer)?.pressName ?? '') : '',
+    left,
+    unfinished: awaitingLayers(state).length,
+    minutesLeft: minutes === null ? null : minutes * left,
+    due: state.plan?.due ?? null,
+    strokes: pulls
+      .filter((pull) => pull.layerId === layer?.id)
+      .slice(-strokesShown)
+      .map((pull) => ({
+        kind: pull.kind,
+        verdict: pull.verdict,
+        bat: state.bat?.pullId === pull.pullId,
+        voided: pull.voided,
+      })),
+    passes: passesOf(state),
+    stack: stackOf(state),
+    reckoning: { method, work, expected, finishing },
+    piece,
+    start: state.plan?.start ?? null,
+    lastPullAt: last?.at ?? null,
+    lastPullBy: last?.by ?? null,
+    changedAt: state.changedAt,
   }
 }
 
@@ -80,18 +132,31 @@ function pressSummary(state: PressState): PressSummary {
 export function summaryRow(state: StreamState, changedAt: string): SummaryRow | null {
   const kind = streamKind(state.stream)
   const row = (title: string, word: string, data: object): SummaryRow => ({
-    stream: state.stream, kind, version: summaryVersion, title, state: word, changed_at: changedAt, data: JSON.stringify(data),
+    stream: state.stream,
+    kind,
+    version: summaryVersion,
+    title,
+    state: word,
+    changed_at: changedAt,
+    data: JSON.stringify(data),
   })
   switch (kind) {
     case 'edition': {
       const edition = state as EditionState
-      return edition.plan === null ? null : { ...row(edition.title, stateWord(edition), editionSummary(edition)), changed_at: edition.changedAt }
+      return edition.plan === null
+        ? null
+        : { ...row(edition.title, stateWord(edition), editionSummary(edition)), changed_at: edition.changedAt }
     }
-    case 'lot': return row((state as LotState).name, '', lotSummary(state as LotState))
-    case 'batch': return row((state as BatchState).name, '', batchSummary(state as BatchState))
-    case 'tub': return row((state as TubState).name, '', tubSummary(state as TubState))
-    case 'press': return row((state as PressState).name, '', pressSummary(state as PressState))
-    default: return null
+    case 'lot':
+      return row((state as LotState).name, '', lotSummary(state as LotState))
+    case 'batch':
+      return row((state as BatchState).name, '', batchSummary(state as BatchState))
+    case 'tub':
+      return row((state as TubState).name, '', tubSummary(state as TubState))
+    case 'press':
+      return row((state as PressState).name, '', pressSummary(state as PressState))
+    default:
+      return null
   }
 }
 
@@ -102,7 +167,17 @@ export async function putSummaries(db: Sequelize, given: SummaryRow[]): Promise<
   await db.query(
     `INSERT INTO summaries (stream, kind, version, title, state, changed_at, data) VALUES ${places}
      ON CONFLICT (stream) DO UPDATE SET version = excluded.version, title = excluded.title, state = excluded.state, changed_at = excluded.changed_at, data = excluded.data`,
-    { replacements: given.flatMap(row => [row.stream, row.kind, row.version, row.title, row.state, row.changed_at, row.data]) },
+    {
+      replacements: given.flatMap((row) => [
+        row.stream,
+        row.kind,
+        row.version,
+        row.title,
+        row.state,
+        row.changed_at,
+        row.data,
+      ]),
+    },
   )
 }
 
@@ -115,12 +190,18 @@ export function summaryFromEvents(stream: string, { events, recordedAt }: Stream
  * Rebuild summaries that are missing or of an older version, in pages; stops and goes on where it was, since a page
  * done is a page kept.
  */
-export async function rebuildSummaries(writer: Sequelize, long: Sequelize, progress: (done: number, of: number) => void = () => {}): Promise<number> {
-  if (await lastPosition(long) === 0) return 0
+export async function rebuildSummaries(
+  writer: Sequelize,
+  long: Sequelize,
+  progress: (done: number, of: number) => void = () => {},
+): Promise<number> {
+  if ((await lastPosition(long)) === 0) return 0
   const [{ of } = { of: 0 }] = await rows<{ of: number }>(long, staleStreams('count(*) AS of'), [summaryVersion])
   let done = 0
   for (;;) {
-    const stale = await rows<{ stream: string }>(long, `${staleStreams('e.stream AS stream')} LIMIT 50`, [summaryVersion])
+    const stale = await rows<{ stream: string }>(long, `${staleStreams('e.stream AS stream')} LIMIT 50`, [
+      summaryVersion,
+    ])
     if (stale.length === 0) return done
     const page: SummaryRow[] = []
     for (const { stream } of stale) {

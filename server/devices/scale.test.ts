@@ -5,7 +5,12 @@ import { SimulatedScale } from './scale'
 /** A scale whose time the test moves, in seconds. */
 function scaleAt() {
   let now = 1_000_000
-  return { scale: new SimulatedScale(() => now), pass: (seconds: number) => { now += seconds * 1000 } }
+  return {
+    scale: new SimulatedScale(() => now),
+    pass: (seconds: number) => {
+      now += seconds * 1000
+    },
+  }
 }
 
 describe('the stand-in scale', () => {
@@ -47,7 +52,7 @@ describe('the stand-in scale', () => {
     vi.useFakeTimers()
     const { scale } = scaleAt()
     const heard: ScaleReading[] = []
-    const one = scale.follow(reading => heard.push(reading))
+    const one = scale.follow((reading) => heard.push(reading))
     const other = scale.follow(() => undefined)
     vi.advanceTimersByTime(500)
     expect(heard).toHaveLength(6)

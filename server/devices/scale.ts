@@ -71,7 +71,11 @@ export class SimulatedScale implements Scale {
   /** What it shows now. */
   reading(): ScaleReading {
     if (!this.plugged) return { grams: null, steady: false, simulated: true }
-    return { grams: Math.round((this.load() - this.tared + this.waver()) * 100) / 100, steady: this.rate === 0, simulated: true }
+    return {
+      grams: Math.round((this.load() - this.tared + this.waver()) * 100) / 100,
+      steady: this.rate === 0,
+      simulated: true,
+    }
   }
 
   private tell(): void {
@@ -80,16 +84,16 @@ export class SimulatedScale implements Scale {
   }
 
   private lying(): number {
-    return this.poured + this.rate * (this.clock() - this.rateSince) / 1000
+    return this.poured + (this.rate * (this.clock() - this.rateSince)) / 1000
   }
 
   private load(): number {
-    return this.lying() + driftAnHour * (this.clock() % 3_600_000) / 3_600_000
+    return this.lying() + (driftAnHour * (this.clock() % 3_600_000)) / 3_600_000
   }
 
   /** Park and Miller's generator: the same waver on every start. */
   private waver(): number {
-    this.seed = this.seed * 48_271 % 2_147_483_647
+    this.seed = (this.seed * 48_271) % 2_147_483_647
     return (this.seed / 2_147_483_647 - 0.5) * 2 * noise
   }
 }

@@ -18,8 +18,19 @@ afterAll(() => db.close())
 
 function eventAt(position: number): LedgerEvent {
   return {
-    position, stream: 'lot:l', seq: position, type: 'lot-counted', version: 1, actor: 'p', via: null, device: 'd', commandId: `c${position}`,
-    occurredAt: '2026-11-02T09:00:00.000Z', recordedAt: '2026-11-02T09:00:00.000Z', data: {}, hash: '',
+    position,
+    stream: 'lot:l',
+    seq: position,
+    type: 'lot-counted',
+    version: 1,
+    actor: 'p',
+    via: null,
+    device: 'd',
+    commandId: `c${position}`,
+    occurredAt: '2026-11-02T09:00:00.000Z',
+    recordedAt: '2026-11-02T09:00:00.000Z',
+    data: {},
+    hash: '',
   }
 }
 
@@ -27,7 +38,7 @@ it('replays what was missed and goes on with what comes, without gap or repeat',
   const live = new Live(db.reader)
   const heard: number[] = []
   const last = mostReplayed + 40
-  const following = live.follow(last - 5, events => heard.push(...events.map(event => event.position)))
+  const following = live.follow(last - 5, (events) => heard.push(...events.map((event) => event.position)))
   // These arrive while the replay is still being read; two of them are in it already.
   live.publish([eventAt(last - 1), eventAt(last), eventAt(last + 1)])
   const stop = await following
@@ -35,13 +46,13 @@ it('replays what was missed and goes on with what comes, without gap or repeat',
   live.publish([eventAt(last + 2), eventAt(last + 3)])
   stop!()
   live.publish([eventAt(last + 4)])
-  expect(heard).toEqual([-4, -3, -2, -1, 0, 1, 2, 3].map(step => last + step))
+  expect(heard).toEqual([-4, -3, -2, -1, 0, 1, 2, 3].map((step) => last + step))
 })
 
 it('says when too much was missed to replay', async () => {
   const live = new Live(db.reader)
   const heard: LedgerEvent[] = []
-  expect(await live.follow(0, events => heard.push(...events))).toBeNull()
+  expect(await live.follow(0, (events) => heard.push(...events))).toBeNull()
   live.publish([eventAt(99_999)])
   expect(heard).toEqual([])
 })

@@ -28,12 +28,12 @@ export class Live {
     let caughtUp = false
     const early: LedgerEvent[] = []
     const forward = (events: LedgerEvent[]) => {
-      const fresh = events.filter(event => event.position > sent)
+      const fresh = events.filter((event) => event.position > sent)
       if (fresh.length === 0) return
       sent = fresh.at(-1)!.position
       listener(fresh)
     }
-    const receive: Listener = events => (caughtUp ? forward(events) : void early.push(...events))
+    const receive: Listener = (events) => (caughtUp ? forward(events) : void early.push(...events))
     this.listeners.add(receive)
     const missed = await eventsAfter(this.db, after, mostReplayed + 1)
     if (missed.length > mostReplayed) {

@@ -6,8 +6,11 @@ const reading = new Set(['GET', 'HEAD', 'OPTIONS'])
 /** Writes must come from our own pages; every answer says what a browser may do with it. */
 export default defineEventHandler((event) => {
   setResponseHeaders(event, {
-    'x-content-type-options': 'nosniff', 'x-frame-options': 'DENY', 'referrer-policy': 'no-referrer',
-    'permissions-policy': 'camera=(), microphone=(), geolocation=()', 'cross-origin-opener-policy': 'same-origin',
+    'x-content-type-options': 'nosniff',
+    'x-frame-options': 'DENY',
+    'referrer-policy': 'no-referrer',
+    'permissions-policy': 'camera=(), microphone=(), geolocation=()',
+    'cross-origin-opener-policy': 'same-origin',
   })
   if (!event.path.startsWith('/api/')) return
   setResponseHeaders(event, { 'cache-control': 'no-store' })

@@ -10,9 +10,22 @@ export default defineNitroPlugin((nitro) => {
     html.bodyPrepend = html.bodyPrepend.map(mark)
     html.body = html.body.map(mark)
     html.bodyAppend = html.bodyAppend.map(mark)
-    setResponseHeader(event, 'content-security-policy', [
-      `default-src 'self'`, `script-src 'self' 'nonce-${nonce}'`, `style-src 'self' 'nonce-${nonce}'`, `img-src 'self' data: blob:`,
-      `font-src 'self'`, `connect-src 'self'`, `worker-src 'self'`, `object-src 'none'`, `base-uri 'none'`, `form-action 'self'`, `frame-ancestors 'none'`,
-    ].join('; '))
+    setResponseHeader(
+      event,
+      'content-security-policy',
+      [
+        `default-src 'self'`,
+        `script-src 'self' 'nonce-${nonce}'`,
+        `style-src 'self' 'nonce-${nonce}'`,
+        `img-src 'self' data: blob:`,
+        `font-src 'self'`,
+        `connect-src 'self'`,
+        `worker-src 'self'`,
+        `object-src 'none'`,
+        `base-uri 'none'`,
+        `form-action 'self'`,
+        `frame-ancestors 'none'`,
+      ].join('; '),
+    )
   })
 })

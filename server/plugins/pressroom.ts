@@ -16,5 +16,6 @@ export default defineNitroPlugin((nitro) => {
     await room?.close()
   })
   // Open event streams would keep the server from stopping: end them as soon as it is asked to.
-  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void ready.then(room => room.live.close()).catch(() => undefined))
+  for (const signal of ['SIGTERM', 'SIGINT'] as const)
+    process.once(signal, () => void ready.then((room) => room.live.close()).catch(() => undefined))
 })

@@ -1,6 +1,16 @@
 import type { EditionState } from '#core/edition/state'
 import type { StudioState } from '#core/stores/studio'
-import type { BatchSummary, EditionReply, EditionsReply, EditionSummary, FloorReply, LotSummary, PressSummary, StoresReply, TubSummary } from '#shared/replies/replies'
+import type {
+  BatchSummary,
+  EditionReply,
+  EditionsReply,
+  EditionSummary,
+  FloorReply,
+  LotSummary,
+  PressSummary,
+  StoresReply,
+  TubSummary,
+} from '#shared/replies/replies'
 import type { EditionsQuery } from '#shared/queries/lists'
 import { rows } from '../database/connections'
 import type { StoredEditionSummary } from '../database/summaries'
@@ -12,7 +22,7 @@ const pageSize = 50
 
 /** A pattern for LIKE in which the given text stands for itself. */
 function containing(text: string): string {
-  return `%${text.replace(/[\\%_]/g, sign => `\\${sign}`)}%`
+  return `%${text.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`
 }
 
 /** The editions, newest change first, by title and state; pages are cut by key, so a list that grows does not slip. */
@@ -24,21 +34,27 @@ export async function listEditions(room: Pressroom, query: EditionsQuery): Promi
     bind.push(value)
     wheres.push(sql(bind.length))
   }
-  if (query.state) where(n => `state = $${n}`, query.state)
-  if (query.search?.trim()) where(n => `title LIKE $${n} ESCAPE '\\'`, containing(query.search.trim()))
-  const counted = rows<{ total: number }>(room.db.reader, `SELECT count(*) AS total FROM summaries WHERE ${wheres.join(' AND ')}`, [...bind])
+  if (query.state) where((n) => `state = $${n}`, query.state)
+  if (query.search?.trim()) where((n) => `title LIKE $${n} ESCAPE '\\'`, containing(query.search.trim()))
+  const counted = rows<{ total: number }>(
+    room.db.reader,
+    `SELECT count(*) AS total FROM summaries WHERE ${wheres.join(' AND ')}`,
+    [...bind],
+  )
   if (query.after) {
     const [at, stream] = query.after.split('|')
     bind.push(at ?? '', stream ?? '')
     wheres.push(`(changed_at, stream) < ($${bind.length - 1}, $${bind.length})`)
   }
-  const found = await rows<{ stream: string, changed_at: string, data: string }>(
-    room.db.reader, `SELECT stream, changed_at, data FROM summaries WHERE ${wheres.join(' AND ')} ORDER BY changed_at DESC, stream DESC LIMIT ${limit + 1}`, bind,
+  const found = await rows<{ stream: string; changed_at: string; data: string }>(
+    room.db.reader,
+    `SELECT stream, changed_at, data FROM summaries WHERE ${wheres.join(' AND ')} ORDER BY changed_at DESC, stream DESC LIMIT ${limit + 1}`,
+    bind,
   )
   const page = found.slice(0, limit)
   const last = page.at(-1)
   return {
-    editions: page.map(row => room.passBook.withChance(JSON.parse(row.data) as StoredEditionSummary)),
+    editions: page.map((row) => room.passBook.withChance(JSON.parse(row.data) as StoredEditionSummary)),
     next: found.length > limit && last ? `${last.changed_at}|${last.stream}` : null,
     total: (await counted)[0]?.total ?? 0,
   }
@@ -50,13 +66,26 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
   // Taken before the state is read: events stored in between are sent again, which the browser leaves out by `seq`.
   const position = room.ledger.head
   const state = await room.ledger.read<EditionState>(stream)
-  if (state.plan === null) throw failure({ code: 'unknown-edition', message: 'There is no such edition here. Go back to Editions and open it from the list.' })
-  return { state, studio: await room.ledger.read<StudioState>('studio'), record: room.passBook.recordFor(stream), position }
+  if (state.plan === null)
+    throw failure({
+      code: 'unknown-edition',
+      message: 'There is no such edition here. Go back to Editions and open it from the list.',
+    })
+  return {
+    state,
+    studio: await room.ledger.read<StudioState>('studio'),
+    record: room.passBook.recordFor(stream),
+    position,
+  }
 }
 
 export async function readStores(room: Pressroom): Promise<StoresReply> {
   const [lots, batches, tubs, presses, studio] = await Promise.all([
-    summariesOf<LotSummary>(room.db, 'lot'), summariesOf<BatchSummary>(room.db, 'batch'), summariesOf<TubSummary>(room.db, 'tub'), summariesOf<PressSummary>(room.db, 'press'), room.ledger.read<StudioState>('studio'),
+    summariesOf<LotSummary>(room.db, 'lot'),
+    summariesOf<BatchSummary>(room.db, 'batch'),
+    summariesOf<TubSummary>(room.db, 'tub'),
+    summariesOf<PressSummary>(room.db, 'press'),
+    room.ledger.read<StudioState>('studio'),
   ])
   return { lots, batches, tubs, presses, rollers: studio.rollers }
 }
@@ -66,10 +95,17 @@ const sinceShown = 12 * 3600_000
 /** What is happening now, and what waits for a person. */
 export async function readFloor(room: Pressroom, now: number): Promise<FloorReply> {
   const { editions } = await listEditions(room, { limit: 200 })
-  const open = editions.filter(edition => edition.state !== 'closed')
-  const counts = await rows<{ state: string, editions: number }>(room.db.reader, `SELECT state, count(*) AS editions FROM summaries WHERE kind = 'edition' GROUP BY state`)
+  const open = editions.filter((edition) => edition.state !== 'closed')
+  const counts = await rows<{ state: string; editions: number }>(
+    room.db.reader,
+    `SELECT state, count(*) AS editions FROM summaries WHERE kind = 'edition' GROUP BY state`,
+  )
   return {
-    running: open.filter(edition => edition.lastPullAt !== null && now - Date.parse(edition.lastPullAt) < sinceShown && edition.unfinished > 0)
+    running: open
+      .filter(
+        (edition) =>
+          edition.lastPullAt !== null && now - Date.parse(edition.lastPullAt) < sinceShown && edition.unfinished > 0,
+      )
       .sort((a, b) => b.lastPullAt!.localeCompare(a.lastPullAt!)),
     decisions: open.flatMap(decisionsFor),
     counts,
@@ -81,12 +117,30 @@ type Waiting = FloorReply['decisions'][number]
 /** What an edition waits for, the most pressing first. */
 function decisionsFor(edition: EditionSummary): Waiting[] {
   const found: Waiting[] = []
-  const add = (what: string, why: string, stop: string) => found.push({ editionId: edition.id, title: edition.title, what, why, stop })
-  if (edition.disputed > 0) add(`Settle ${edition.disputed} disputed ${edition.disputed === 1 ? 'pull' : 'pulls'} of ${edition.title}`, 'They arrived late or took a sheet that was gone. Nothing is lost.', 'pull')
+  const add = (what: string, why: string, stop: string) =>
+    found.push({ editionId: edition.id, title: edition.title, what, why, stop })
+  if (edition.disputed > 0)
+    add(
+      `Settle ${edition.disputed} disputed ${edition.disputed === 1 ? 'pull' : 'pulls'} of ${edition.title}`,
+      'They arrived late or took a sheet that was gone. Nothing is lost.',
+      'pull',
+    )
   if (!edition.balances) add(`Look at the count of ${edition.title}`, 'It does not balance.', 'pull')
-  if (edition.state === 'numbering') add(`Curate and number ${edition.title}`, `${edition.good} good, ${edition.doubtful} doubtful of ${edition.goal} wanted.`, 'curate')
-  if (edition.state === 'signing' && edition.signed < edition.numbered) add(`Sign ${edition.title}`, `${edition.signed} of ${edition.numbered} signed.`, 'sign')
-  if (edition.state === 'signing' && edition.signed === edition.numbered) add(`Close ${edition.title}`, `All ${edition.numbered} prints are signed.`, 'close')
-  if (edition.state === 'pulling' && edition.chance < 0.8) add(`Go on with ${edition.title}?`, `${edition.alive} sheets alive for ${edition.goal}: chance ${Math.round(edition.chance * 100)} %.`, 'pull')
+  if (edition.state === 'numbering')
+    add(
+      `Curate and number ${edition.title}`,
+      `${edition.good} good, ${edition.doubtful} doubtful of ${edition.goal} wanted.`,
+      'curate',
+    )
+  if (edition.state === 'signing' && edition.signed < edition.numbered)
+    add(`Sign ${edition.title}`, `${edition.signed} of ${edition.numbered} signed.`, 'sign')
+  if (edition.state === 'signing' && edition.signed === edition.numbered)
+    add(`Close ${edition.title}`, `All ${edition.numbered} prints are signed.`, 'close')
+  if (edition.state === 'pulling' && edition.chance < 0.8)
+    add(
+      `Go on with ${edition.title}?`,
+      `${edition.alive} sheets alive for ${edition.goal}: chance ${Math.round(edition.chance * 100)} %.`,
+      'pull',
+    )
   return found
 }

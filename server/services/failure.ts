@@ -2,8 +2,20 @@ import { createError } from 'h3'
 import type { Refusal } from '#core/ledger/envelope'
 
 const statusOf: Record<string, number> = {
-  'invalid': 400, 'not-signed-in': 401, 'wrong-secret': 401, 'not-allowed': 403, 'wait': 429, 'too-large': 413,
-  'unknown-edition': 404, 'unknown-picture': 404, 'unknown-person': 404, 'stale': 409, 'reused-id': 409, 'disk-full': 507, 'busy': 503, 'storage': 503,
+  invalid: 400,
+  'not-signed-in': 401,
+  'wrong-secret': 401,
+  'not-allowed': 403,
+  wait: 429,
+  'too-large': 413,
+  'unknown-edition': 404,
+  'unknown-picture': 404,
+  'unknown-person': 404,
+  stale: 409,
+  'reused-id': 409,
+  'disk-full': 507,
+  busy: 503,
+  storage: 503,
 }
 
 /** A refusal as an HTTP failure. */

@@ -2,7 +2,10 @@ import { stackFor } from '#core/edition/stack'
 import { type EditionState, layerOf } from '#core/edition/state'
 import type { HandOut } from '#shared/replies/replies'
 
-interface Held { device: string, until: number }
+interface Held {
+  device: string
+  until: number
+}
 
 /** How long a station keeps a sheet it has not pulled: a quiet one must not block the stack. */
 const keptFor = 10 * 60_000
@@ -20,10 +23,10 @@ export class HandOuts {
     if (!layer) return { sheetId: null, heldByOthers: [] }
     const key = `${state.stream} ${layerId}`
     const stack = stackFor(state, layer)
-    const ids = new Set(stack.map(sheet => sheet.id))
+    const ids = new Set(stack.map((sheet) => sheet.id))
     const known = this.held.get(key) ?? new Map<number, Held>()
     const held = new Map([...known].filter(([id, hold]) => ids.has(id) && hold.until > now && hold.device !== device))
-    const mine = stack.find(sheet => !held.has(sheet.id))
+    const mine = stack.find((sheet) => !held.has(sheet.id))
     const heldByOthers = [...held.keys()]
     if (mine) held.set(mine.id, { device, until: now + keptFor })
     this.held.set(key, held)

@@ -10,10 +10,10 @@ function steadyRandom(seed: number): () => Uint8Array {
   let state = seed
   const byte = () => {
     // Mulberry32.
-    state = (state + 0x6D2B79F5) | 0
+    state = (state + 0x6d2b79f5) | 0
     let t = Math.imul(state ^ (state >>> 15), 1 | state)
     t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) & 0xFF
+    return ((t ^ (t >>> 14)) >>> 0) & 0xff
   }
   return () => Uint8Array.from({ length: 16 }, byte)
 }
@@ -22,11 +22,11 @@ function steadyRandom(seed: number): () => Uint8Array {
 export async function loadDemo(room: Pressroom): Promise<void> {
   if (!room.people.isEmpty) return
   const random = steadyRandom(2026)
-  let manager: { id: string, role: 'manager' } | null = null
+  let manager: { id: string; role: 'manager' } | null = null
   await fillPressroom({
     now: Date.now(),
-    picture: async svg => (await room.pictures.keep(await sharp(Buffer.from(svg)).png().toBuffer())).id,
-    newId: at => uuid({ msecs: at, random: random() }),
+    picture: async (svg) => (await room.pictures.keep(await sharp(Buffer.from(svg)).png().toBuffer())).id,
+    newId: (at) => uuid({ msecs: at, random: random() }),
     person: async (name, role, secret) => {
       const result = await room.people.add(name, role, secret, manager)
       if ('refusal' in result) throw new Error(result.refusal.message)
@@ -35,7 +35,16 @@ export async function loadDemo(room: Pressroom): Promise<void> {
     },
     give: async (by, stream, type, data, at, expectedSeq) => {
       const id = uuid({ msecs: at, random: random() })
-      const request: CommandRequest = { commandId: id, device: 'demo', by, occurredAt: new Date(at).toISOString(), type, stream, data, expectedSeq }
+      const request: CommandRequest = {
+        commandId: id,
+        device: 'demo',
+        by,
+        occurredAt: new Date(at).toISOString(),
+        type,
+        stream,
+        data,
+        expectedSeq,
+      }
       const reply = await takeCommand(room, room.people.get(by)!, request)
       return { seq: reply.seq, id }
     },

@@ -19,7 +19,10 @@ export class PassBook {
 
   async load(db: Connections, studio: StudioState): Promise<void> {
     this.studio = studio
-    for (const { stream, data } of await rows<{ stream: string, data: string }>(db.long, `SELECT stream, json_extract(data, '$.passes') AS data FROM summaries WHERE kind = 'edition'`)) {
+    for (const { stream, data } of await rows<{ stream: string; data: string }>(
+      db.long,
+      `SELECT stream, json_extract(data, '$.passes') AS data FROM summaries WHERE kind = 'edition'`,
+    )) {
       this.editions.set(stream, JSON.parse(data) as EditionPasses)
     }
   }
@@ -35,7 +38,7 @@ export class PassBook {
   }
 
   private get record(): ShopRecord {
-    return this.gathered ??= gatherRecord(this.editions.values(), this.studio?.pastEditions ?? [])
+    return (this.gathered ??= gatherRecord(this.editions.values(), this.studio?.pastEditions ?? []))
   }
 
   /** The shop's past for an edition: everything but its own pulls. */
@@ -47,10 +50,16 @@ export class PassBook {
   /** An edition's line for the lists, with its chance by the shop's record of today. */
   withChance({ stack, reckoning, passes: _, ...summary }: StoredEditionSummary): EditionSummary {
     const record = this.recordFor(`edition:${summary.id}`)
-    const line = record.methods.find(known => known.method === reckoning.method && known.work === reckoning.work)
-    const key = JSON.stringify([stack, reckoning, line?.passes, stack.printer && line?.printers[stack.printer], record.finishing])
+    const line = record.methods.find((known) => known.method === reckoning.method && known.work === reckoning.work)
+    const key = JSON.stringify([
+      stack,
+      reckoning,
+      line?.passes,
+      stack.printer && line?.printers[stack.printer],
+      record.finishing,
+    ])
     let known = this.chances.get(key)
-    if (!known) this.chances.set(key, known = { chance: chanceFor(stack, reckoning, record) })
+    if (!known) this.chances.set(key, (known = { chance: chanceFor(stack, reckoning, record) }))
     return { ...summary, chance: known.chance }
   }
 }

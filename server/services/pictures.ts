@@ -18,7 +18,12 @@ const mostPixels = 120_000_000
 /** Drawings with instructions in them are left out: only pictures made of dots. */
 const kinds: ReadonlySet<string> = new Set(['jpeg', 'png', 'webp', 'tiff', 'gif', 'heif', 'avif'])
 
-const noPicture = () => failure({ code: 'no-picture', field: 'picture', message: 'This file is not a picture that can be read. Hand in a JPEG, PNG, WebP, TIFF or GIF. Nothing was lost.' })
+const noPicture = () =>
+  failure({
+    code: 'no-picture',
+    field: 'picture',
+    message: 'This file is not a picture that can be read. Hand in a JPEG, PNG, WebP, TIFF or GIF. Nothing was lost.',
+  })
 
 const name = /^[0-9a-f]{64}$/
 
@@ -47,13 +52,18 @@ export class Pictures {
    * @throws a failure when it is none
    */
   async keep(given: Buffer): Promise<PictureReply> {
-    const { format } = await sharp(given).metadata().catch(() => ({ format: undefined }))
+    const { format } = await sharp(given)
+      .metadata()
+      .catch(() => ({ format: undefined }))
     if (!format || !kinds.has(format)) throw noPicture()
-    let shrunk: { data: Buffer, info: { width: number, height: number } }
+    let shrunk: { data: Buffer; info: { width: number; height: number } }
     try {
-      shrunk = await sharp(given, { limitInputPixels: mostPixels, failOn: 'error' }).rotate()
-        .resize({ width: longest, height: longest, fit: 'inside', withoutEnlargement: true }).flatten({ background: '#ffffff' })
-        .webp({ quality: 84 }).toBuffer({ resolveWithObject: true })
+      shrunk = await sharp(given, { limitInputPixels: mostPixels, failOn: 'error' })
+        .rotate()
+        .resize({ width: longest, height: longest, fit: 'inside', withoutEnlargement: true })
+        .flatten({ background: '#ffffff' })
+        .webp({ quality: 84 })
+        .toBuffer({ resolveWithObject: true })
     } catch {
       throw noPicture()
     }
@@ -82,7 +92,11 @@ export class Pictures {
   }
 
   read(id: string): NodeJS.ReadableStream {
-    if (!this.has(id)) throw failure({ code: 'unknown-picture', message: 'That picture is not here. If it was handed in before, look in the backup’s pictures folder.' })
+    if (!this.has(id))
+      throw failure({
+        code: 'unknown-picture',
+        message: 'That picture is not here. If it was handed in before, look in the backup’s pictures folder.',
+      })
     return createReadStream(this.file(id))
   }
 }

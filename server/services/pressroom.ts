@@ -54,7 +54,16 @@ export async function openPressroom(folder: string, demo: boolean): Promise<Pres
   const people = new People(db, ledger)
   await people.load()
   return {
-    folder, demo, secret: sessionSecret(folder), db, ledger, live, people, handOuts: new HandOuts(), passBook, pictures: new Pictures(folder),
+    folder,
+    demo,
+    secret: sessionSecret(folder),
+    db,
+    ledger,
+    live,
+    people,
+    handOuts: new HandOuts(),
+    passBook,
+    pictures: new Pictures(folder),
     close: async () => {
       live.close()
       await db.close()

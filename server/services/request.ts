@@ -12,7 +12,10 @@ const mostBytes = 256 * 1024
 export async function readChecked<T extends object>(event: H3Event, shape: new () => T): Promise<T> {
   const length = Number(getRequestHeader(event, 'content-length') ?? Number.NaN)
   if (!(length <= mostBytes)) {
-    throw failure({ code: 'too-large', message: `A request may hold ${mostBytes / 1024} kB; ${Number.isNaN(length) ? 'one of unknown size' : `${Math.round(length / 1024)} kB`} came. Nothing was changed.` })
+    throw failure({
+      code: 'too-large',
+      message: `A request may hold ${mostBytes / 1024} kB; ${Number.isNaN(length) ? 'one of unknown size' : `${Math.round(length / 1024)} kB`} came. Nothing was changed.`,
+    })
   }
   const raw = await readRawBody(event, 'utf8')
   let given: unknown
@@ -28,12 +31,17 @@ export async function readChecked<T extends object>(event: H3Event, shape: new (
 
 const sessionName = 'ample-tally'
 
-export interface SessionData { personId?: string, version?: number }
+export interface SessionData {
+  personId?: string
+  version?: number
+}
 
 /** The sealed cookie: same site, unreadable by scripts, over HTTPS only when we are. */
 export async function openSession(event: H3Event, room: Pressroom) {
   return await useSession<SessionData>(event, {
-    name: sessionName, password: room.secret, maxAge: 60 * 60 * 24 * 14,
+    name: sessionName,
+    password: room.secret,
+    maxAge: 60 * 60 * 24 * 14,
     cookie: { httpOnly: true, sameSite: 'strict', secure: Boolean(process.env.NITRO_SSL_CERT), path: '/' },
   })
 }
@@ -58,10 +66,11 @@ export async function signedIn(event: H3Event, room: Pressroom): Promise<Person 
 }
 
 /** The pressroom and the person asking, or a refusal to go on. */
-export async function asking(event: H3Event): Promise<{ room: Pressroom, person: Person }> {
+export async function asking(event: H3Event): Promise<{ room: Pressroom; person: Person }> {
   const room = await usePressroom()
   const person = await signedIn(event, room)
-  if (!person) throw failure({ code: 'not-signed-in', message: 'Sign in first. Taps made meanwhile are kept in this browser.' })
+  if (!person)
+    throw failure({ code: 'not-signed-in', message: 'Sign in first. Taps made meanwhile are kept in this browser.' })
   return { room, person }
 }
 

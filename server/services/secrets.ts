@@ -11,14 +11,14 @@ export async function hashSecret(secret: string): Promise<string> {
 }
 
 export async function secretMatches(secret: string, kept: string): Promise<boolean> {
-  const [salt, hash] = kept.split('.').map(part => Buffer.from(part, 'base64url'))
+  const [salt, hash] = kept.split('.').map((part) => Buffer.from(part, 'base64url'))
   if (!salt || !hash) return false
   return timingSafeEqual(await derive(secret.normalize('NFKC'), salt, 32), hash)
 }
 
 /** Slows guessing: after five misses a person waits, twice as long for each miss more, up to fifteen minutes. */
 export class Attempts {
-  private readonly misses = new Map<string, { count: number, until: number }>()
+  private readonly misses = new Map<string, { count: number; until: number }>()
 
   /** Seconds still to wait, 0 when an attempt may be made. */
   wait(key: string, now: number): number {

@@ -16,16 +16,24 @@ export async function startSession(event: H3Event, room: Pressroom, person: Pers
 export async function describeSession(event: H3Event, room: Pressroom): Promise<SessionReply> {
   let person = await signedIn(event, room)
   if (!person && room.demo && loopback.has(getRequestIP(event) ?? '')) {
-    const manager = room.people.all().find(p => p.role === 'manager' && p.active)
+    const manager = room.people.all().find((p) => p.role === 'manager' && p.active)
     person = manager ? room.people.get(manager.id)! : null
     if (person) await startSession(event, room, person)
   }
   const studio = await room.ledger.read<StudioState>('studio')
   return {
     person: person && { id: person.id, name: person.name, role: person.role, active: person.active },
-    demo: room.demo, needsSetup: room.people.isEmpty, studio: {
-      name: studio.name, line: studio.line, destroyedNumber: studio.destroyedNumber, currency: studio.currency, unit: studio.unit,
-      inkGram: studio.inkGram, pressHour: studio.pressHour, labourHour: studio.labourHour,
+    demo: room.demo,
+    needsSetup: room.people.isEmpty,
+    studio: {
+      name: studio.name,
+      line: studio.line,
+      destroyedNumber: studio.destroyedNumber,
+      currency: studio.currency,
+      unit: studio.unit,
+      inkGram: studio.inkGram,
+      pressHour: studio.pressHour,
+      labourHour: studio.labourHour,
     },
   }
 }

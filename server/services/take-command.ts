@@ -15,33 +15,62 @@ import { failure } from './failure'
  */
 export async function takeCommand(room: Pressroom, person: Person, request: CommandRequest): Promise<CommandReply> {
   const shape = catalogue[streamKind(request.stream)]?.[request.type]
-  if (!shape) throw failure({ code: 'invalid', field: 'type', message: `“${request.type}” is not something that can be done to ${streamKind(request.stream)}.` })
+  if (!shape)
+    throw failure({
+      code: 'invalid',
+      field: 'type',
+      message: `“${request.type}” is not something that can be done to ${streamKind(request.stream)}.`,
+    })
   const checked = check(shape, request.data)
   if ('refusal' in checked) throw failure(checked.refusal)
-  const { pictureId: own, reading, card } = checked.value as { pictureId?: string | null, reading?: { pictureId: string } | null, card?: Card | null }
+  const {
+    pictureId: own,
+    reading,
+    card,
+  } = checked.value as { pictureId?: string | null; reading?: { pictureId: string } | null; card?: Card | null }
   const pictureId = own ?? reading?.pictureId
-  if (pictureId && !room.pictures.has(pictureId)) throw failure({ code: 'unknown-picture', field: 'pictureId', message: 'That picture is not here yet. Hand it in again, then record the state.' })
+  if (pictureId && !room.pictures.has(pictureId))
+    throw failure({
+      code: 'unknown-picture',
+      field: 'pictureId',
+      message: 'That picture is not here yet. Hand it in again, then record the state.',
+    })
   // Spectra are no business of the browser's own foresight, so a draw-down is read here.
   const drawDown = card ? readCard(card) : null
   if (drawDown && 'trouble' in drawDown) throw failure({ code: 'tub-unfit', field: 'card', message: drawDown.message })
   const by = request.by === person.id ? person : room.people.get(request.by)
-  if (!by) throw failure({ code: 'invalid', field: 'by', message: 'The person named is not in the studio. Sign in again.' })
+  if (!by)
+    throw failure({ code: 'invalid', field: 'by', message: 'The person named is not in the studio. Sign in again.' })
   const answer = await room.ledger.submit({
-    command: { type: request.type, stream: request.stream, data: JSON.parse(JSON.stringify(checked.value)), expectedSeq: request.expectedSeq },
+    command: {
+      type: request.type,
+      stream: request.stream,
+      data: JSON.parse(JSON.stringify(checked.value)),
+      expectedSeq: request.expectedSeq,
+    },
     // What may be done follows from who hands it in, never from who is named.
     context: { personId: by.id, role: person.role, commandId: request.commandId, occurredAt: request.occurredAt },
     device: request.device,
     via: by.id === person.id ? null : person.id,
   })
   switch (answer.status) {
-    case 'stored': return await withHandOut(room, request, answer.reply)
-    case 'conflict': throw failure({ code: 'reused-id', message: 'This command id was used for something else already. Reload the page.' })
-    default: throw failure(answer.refusal)
+    case 'stored':
+      return await withHandOut(room, request, answer.reply)
+    case 'conflict':
+      throw failure({
+        code: 'reused-id',
+        message: 'This command id was used for something else already. Reload the page.',
+      })
+    default:
+      throw failure(answer.refusal)
   }
 }
 
 async function withHandOut(room: Pressroom, request: CommandRequest, reply: CommandReply): Promise<CommandReply> {
   if (request.type !== 'pull') return reply
   const state = await room.ledger.read<EditionState>(request.stream)
-  return { ...reply, handOut: room.handOuts.next(state, (request.data as { layerId: string }).layerId, request.device, Date.now()) }
+  return {
+    ...reply,
+    handOut: room.handOuts.next(state, (request.data as { layerId: string }).layerId, request.device, Date.now()),
+  }
 }

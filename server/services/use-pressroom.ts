@@ -5,7 +5,10 @@ import { openPressroom, type Pressroom } from './pressroom'
 let opening: Promise<Pressroom> | undefined
 
 async function open(): Promise<Pressroom> {
-  const room = await openPressroom(resolve(process.env.AMPLE_TALLY_DATA || 'data'), process.env.AMPLE_TALLY_DEMO === '1')
+  const room = await openPressroom(
+    resolve(process.env.AMPLE_TALLY_DATA || 'data'),
+    process.env.AMPLE_TALLY_DEMO === '1',
+  )
   if (room.demo) await loadDemo(room)
   return room
 }

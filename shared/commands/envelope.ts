@@ -7,23 +7,32 @@ export class CommandRequest {
   @Matches(commandIdPattern, { message: 'commandId must be a UUID of version 7' })
   commandId!: string
 
-  @IsString() @Length(1, 64)
+  @IsString()
+  @Length(1, 64)
   device!: string
 
   /** Id of the person who did it; the session may by then be another's. */
-  @IsString() @Length(1, 64)
+  @IsString()
+  @Length(1, 64)
   by!: string
 
-  @IsISO8601() @Length(20, 30)
+  @IsISO8601()
+  @Length(20, 30)
   occurredAt!: string
 
-  @IsString() @Length(1, 40)
+  @IsString()
+  @Length(1, 40)
   type!: string
 
-  @Matches(/^(studio|(edition|lot|batch|tub|press):[0-9A-Za-z-]{1,64})$/, { message: 'stream must name an edition, lot, batch, tub, press or the studio' })
+  @Matches(/^(studio|(edition|lot|batch|tub|press):[0-9A-Za-z-]{1,64})$/, {
+    message: 'stream must name an edition, lot, batch, tub, press or the studio',
+  })
   stream!: string
 
-  @IsOptional() @IsInt() @Min(0) @Max(10_000_000)
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(10_000_000)
   expectedSeq?: number
 
   @IsObject()

@@ -1,10 +1,36 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import { type HueName, hueNames } from '#core/ink/hues'
 import type { Card } from '#core/ink/draw-down'
 import { type InkNature, inkNatures } from '#core/ink/pigments'
-import type { BlendPlan, Chore, OverprintLayer, OverprintPlan, OverprintWish, RollUp, ShareReading, ZoneInk } from '#core/ink/roll-up'
+import type {
+  BlendPlan,
+  Chore,
+  OverprintLayer,
+  OverprintPlan,
+  OverprintWish,
+  RollUp,
+  ShareReading,
+  ZoneInk,
+} from '#core/ink/roll-up'
 import type { Roller } from '#core/ink/roller'
 import { type Addition, additions, type Component, type InkFamily, inkFamilies } from '#core/stores/batch'
 import { type Container, containers, type TubCondition, tubConditions, type TubDescription } from '#core/stores/tub'
@@ -62,11 +88,21 @@ export class MixBatch {
   @IsString() @Length(1, 80) name!: string
   @IsIn(inkFamilies) family!: InkFamily
   @Matches(hex) colour!: string
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(24) @ValidateNested({ each: true }) @Type(() => InkComponent) components!: InkComponent[]
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(24)
+  @ValidateNested({ each: true })
+  @Type(() => InkComponent)
+  components!: InkComponent[]
 }
 
 export class AddInk {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(24) @ValidateNested({ each: true }) @Type(() => InkComponent) components!: InkComponent[]
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(24)
+  @ValidateNested({ each: true })
+  @Type(() => InkComponent)
+  components!: InkComponent[]
   @IsIn(additions) why!: Addition
 }
 

@@ -1,8 +1,33 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import type { EditionCommands } from '#core/edition/commands'
-import { type EditionPlan, type Layering, layerings, lineCustoms, methods, orderSchools, type Rates, sizeSchools, type LineCustom, type Method, type OrderSchool, type SizeSchool } from '#core/plan/plan'
+import {
+  type EditionPlan,
+  type Layering,
+  layerings,
+  lineCustoms,
+  methods,
+  orderSchools,
+  type Rates,
+  sizeSchools,
+  type LineCustom,
+  type Method,
+  type OrderSchool,
+  type SizeSchool,
+} from '#core/plan/plan'
 import { type StatedRate, type Work, works } from '#core/plan/work'
 
 class ProofsPromised {

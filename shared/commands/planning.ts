@@ -1,6 +1,20 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import type { StackOrder } from '#core/edition/events'
 
 export class AddLayer {
@@ -22,7 +36,12 @@ class ZoneChoice {
 
 export class SetZones {
   @IsString() @Length(1, 64) layerId!: string
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => ZoneChoice) zones!: ZoneChoice[]
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => ZoneChoice)
+  zones!: ZoneChoice[]
 }
 
 class PackingPiece {

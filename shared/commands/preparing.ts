@@ -1,6 +1,23 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import { type BlockDescription, type BlockKind, blockKinds, type Transfer, transfers } from '#core/block/block'
 import type { ExposureRecord } from '#core/block/exposure'
 import type { PiecePlan } from '#core/paper/piece'
@@ -107,11 +124,18 @@ export class RecordBlockState {
   @IsString() @MaxLength(120) name!: string
   @IsISO8601() cutOn!: string
   @IsString() @MaxLength(1000) note!: string
-  @IsOptional() @Matches(/^[0-9a-f]{64}$/, { message: 'pictureId must be a picture handed in before' }) pictureId!: string | null
+  @IsOptional() @Matches(/^[0-9a-f]{64}$/, { message: 'pictureId must be a picture handed in before' }) pictureId!:
+    string | null
 }
 
 class Exposure implements ExposureRecord {
-  @IsArray() @ArrayMinSize(0) @ArrayMaxSize(20) @IsNumber({}, { each: true }) @Min(0, { each: true }) @Max(36_000, { each: true }) steps!: number[]
+  @IsArray()
+  @ArrayMinSize(0)
+  @ArrayMaxSize(20)
+  @IsNumber({}, { each: true })
+  @Min(0, { each: true })
+  @Max(36_000, { each: true })
+  steps!: number[]
   @IsOptional() @IsInt() @Min(0) @Max(19) firstHolding!: number | null
   @IsNumber() @Min(0) @Max(36_000) exposure!: number
   @IsNumber() @Min(0) @Max(36_000) washOut!: number

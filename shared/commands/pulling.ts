@@ -1,5 +1,28 @@
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator'
-import { type AdjustmentKind, adjustmentKinds, type ProofKind, proofKinds, type PullKind, pullKinds, type Rescue, rescues, type Verdict, verdicts } from '#core/print/verdicts'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator'
+import {
+  type AdjustmentKind,
+  adjustmentKinds,
+  type ProofKind,
+  proofKinds,
+  type PullKind,
+  pullKinds,
+  type Rescue,
+  rescues,
+  type Verdict,
+  verdicts,
+} from '#core/print/verdicts'
 
 class Judgement {
   @IsIn(verdicts) verdict!: Verdict
@@ -11,7 +34,12 @@ export class PullTap extends Judgement {
   @IsString() @Length(1, 64) layerId!: string
   @IsIn(pullKinds) kind!: PullKind
   @IsOptional() @IsIn(proofKinds) proofKind!: ProofKind | null
-  @IsArray() @ArrayMaxSize(4) @IsInt({ each: true }) @Min(1, { each: true }) @Max(20_000, { each: true }) sheetIds!: number[]
+  @IsArray()
+  @ArrayMaxSize(4)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(20_000, { each: true })
+  sheetIds!: number[]
   @IsBoolean() wetOnWet!: boolean
   @IsInt() @Min(0) setupSeq!: number
   @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(64, { each: true }) batchIds!: string[]

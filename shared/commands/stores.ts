@@ -1,6 +1,19 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import type { Grain } from '#core/paper/tear-plan'
 import type { PastEditionRow } from '#core/plan/past-editions'
 import { lineCustoms, type LineCustom, type Method, methods } from '#core/plan/plan'
@@ -77,7 +90,11 @@ class PastEditionTotals implements PastEditionRow {
 }
 
 export class AddPastEditions {
-  @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => PastEditionTotals) editions!: PastEditionTotals[]
+  @IsArray()
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => PastEditionTotals)
+  editions!: PastEditionTotals[]
 }
 
 export class WithdrawPastEdition {

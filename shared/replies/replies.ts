@@ -86,7 +86,7 @@ export interface EditionSummary {
   /** Sheets the printer decided to start. */
   start: number | null
   /** The piece its sheets are torn to, once planned. */
-  piece: (PieceWanted & { lotId: string | null, strip: number }) | null
+  piece: (PieceWanted & { lotId: string | null; strip: number }) | null
   /** The newest pulls, for a small tally: kind, verdict and whether it is the BAT. */
   strokes: StrokeSummary[]
   lastPullAt: string | null
@@ -94,10 +94,19 @@ export interface EditionSummary {
   changedAt: string
 }
 
-export interface StrokeSummary { kind: string, verdict: string, bat: boolean, voided: boolean }
+export interface StrokeSummary {
+  kind: string
+  verdict: string
+  bat: boolean
+  voided: boolean
+}
 
 /** A picture that was handed in and kept. */
-export interface PictureReply { id: string, width: number, height: number }
+export interface PictureReply {
+  id: string
+  width: number
+  height: number
+}
 
 export interface EditionsReply {
   editions: EditionSummary[]
@@ -118,7 +127,12 @@ export interface EditionReply {
 export type LotSummary = Omit<LotState, 'stream'> & { id: string }
 export type BatchSummary = Omit<BatchState, 'stream'> & { id: string }
 export type TubSummary = Omit<TubState, 'stream'> & { id: string }
-export interface PressSummary { id: string, name: string, kind: PressKind, divisions: number }
+export interface PressSummary {
+  id: string
+  name: string
+  kind: PressKind
+  divisions: number
+}
 
 export interface StoresReply {
   lots: LotSummary[]
@@ -130,9 +144,13 @@ export interface StoresReply {
 
 export interface FloorReply {
   running: EditionSummary[]
-  decisions: { editionId: string, title: string, what: string, why: string, stop: string }[]
-  counts: { state: string, editions: number }[]
+  decisions: { editionId: string; title: string; what: string; why: string; stop: string }[]
+  counts: { state: string; editions: number }[]
 }
 
 /** What a scale shows. Grams are null while it is unplugged. */
-export interface ScaleReading { grams: number | null, steady: boolean, simulated: boolean }
+export interface ScaleReading {
+  grams: number | null
+  steady: boolean
+  simulated: boolean
+}

@@ -5,7 +5,7 @@ import { newFolder, Server } from '../fixtures/server'
 
 let servers: Server[] = []
 afterEach(async () => {
-  await Promise.all(servers.map(server => server.stop('SIGKILL')))
+  await Promise.all(servers.map((server) => server.stop('SIGKILL')))
   servers = []
 })
 const start = async (options: Parameters<typeof Server.start>[0] = {}) => {
@@ -23,23 +23,25 @@ describe('a pull that was acknowledged', () => {
     const acknowledged = new Set<string>()
     const unanswered: object[] = []
     let running = true
-    const stations = editions.flatMap(edition => [0, 1].map(async (half) => {
-      const client = new Client(first.url, `station ${edition.id} ${half}`)
-      client.cookie = manager.cookie
-      client.personId = manager.personId
-      for (let sheet = 1 + half; sheet <= 200 && running; sheet += 2) {
-        const command = client.envelope(edition.stream, 'pull', client.pull(edition.layerId, sheet))
-        try {
-          const { status } = await client.send('POST', '/api/commands', command)
-          if (status === 200) acknowledged.add(command.commandId)
-          else unanswered.push(command)
-        } catch {
-          unanswered.push(command)
-          return
+    const stations = editions.flatMap((edition) =>
+      [0, 1].map(async (half) => {
+        const client = new Client(first.url, `station ${edition.id} ${half}`)
+        client.cookie = manager.cookie
+        client.personId = manager.personId
+        for (let sheet = 1 + half; sheet <= 200 && running; sheet += 2) {
+          const command = client.envelope(edition.stream, 'pull', client.pull(edition.layerId, sheet))
+          try {
+            const { status } = await client.send('POST', '/api/commands', command)
+            if (status === 200) acknowledged.add(command.commandId)
+            else unanswered.push(command)
+          } catch {
+            unanswered.push(command)
+            return
+          }
         }
-      }
-    }))
-    await new Promise(resolve => setTimeout(resolve, 400))
+      }),
+    )
+    await new Promise((resolve) => setTimeout(resolve, 400))
     await first.stop('SIGKILL')
     running = false
     await Promise.all(stations)
@@ -49,9 +51,12 @@ describe('a pull that was acknowledged', () => {
     const second = await start({ folder })
     const again = new Client(second.url)
     again.cookie = manager.cookie
-    for (const command of unanswered) for (let time = 0; time < 2; time++) expect((await again.send('POST', '/api/commands', command)).status).toBe(200)
-    const pulls = (await Promise.all(editions.map(edition => again.read(edition.id)))).flatMap(reply => reply.state.pulls.map(pull => pull.pullId))
-    const wanted = [...acknowledged, ...unanswered.map(command => (command as { commandId: string }).commandId)]
+    for (const command of unanswered)
+      for (let time = 0; time < 2; time++) expect((await again.send('POST', '/api/commands', command)).status).toBe(200)
+    const pulls = (await Promise.all(editions.map((edition) => again.read(edition.id)))).flatMap((reply) =>
+      reply.state.pulls.map((pull) => pull.pullId),
+    )
+    const wanted = [...acknowledged, ...unanswered.map((command) => (command as { commandId: string }).commandId)]
     expect([...pulls].sort()).toEqual([...new Set(wanted)].sort())
     expect((await again.send('GET', '/api/ledger-check')).body).toMatchObject({ broken: null })
   })
@@ -61,8 +66,8 @@ describe('a pull that was acknowledged', () => {
     const { id, stream, layerId } = await client.edition(3)
     const command = client.envelope(stream, 'pull', client.pull(layerId, 1))
     const answers = await Promise.all(Array.from({ length: 6 }, () => client.send('POST', '/api/commands', command)))
-    expect(answers.map(answer => answer.status)).toEqual(Array(6).fill(200))
-    expect(new Set(answers.map(answer => answer.body.position)).size).toBe(1)
+    expect(answers.map((answer) => answer.status)).toEqual(Array(6).fill(200))
+    expect(new Set(answers.map((answer) => answer.body.position)).size).toBe(1)
     expect((await client.read(id)).state.pulls).toHaveLength(1)
     const other = await client.send('POST', '/api/commands', { ...command, data: client.pull(layerId, 2) })
     expect(other).toMatchObject({ status: 409, body: { code: 'reused-id' } })
@@ -129,7 +134,10 @@ describe('a server that cannot serve says why and leaves', () => {
   it('leaves with the reason when the port is taken', async () => {
     const server = await start()
     const { spawnSync } = await import('node:child_process')
-    const second = spawnSync(process.execPath, ['scripts/start.mjs'], { env: { ...process.env, PORT: String(server.port), AMPLE_TALLY_DATA: newFolder() }, encoding: 'utf8' })
+    const second = spawnSync(process.execPath, ['scripts/start.mjs'], {
+      env: { ...process.env, PORT: String(server.port), AMPLE_TALLY_DATA: newFolder() },
+      encoding: 'utf8',
+    })
     expect(second.status).toBe(1)
     expect(second.stderr).toContain(`Port ${server.port} is in use`)
   })

@@ -16,8 +16,20 @@ beforeAll(async () => {
 afterAll(() => server.stop())
 
 const red = {
-  name: 'warm red', maker: '', container: 'tub', family: 'oil', nature: 'pigment', density: 1.12, tinting: 1.1, price: 0.1, openedOn: null, condition: 'clean', limits: null, keptAt: 'shelf 2',
-  card: cardOf(starterInk('warm red')!.pigment, '#f4f2ec', 8), milligrams: 200_000,
+  name: 'warm red',
+  maker: '',
+  container: 'tub',
+  family: 'oil',
+  nature: 'pigment',
+  density: 1.12,
+  tinting: 1.1,
+  price: 0.1,
+  openedOn: null,
+  condition: 'clean',
+  limits: null,
+  keptAt: 'shelf 2',
+  card: cardOf(starterInk('warm red')!.pigment, '#f4f2ec', 8),
+  milligrams: 200_000,
 }
 const stores = async () => (await client.send<StoresReply>('GET', '/api/stores')).body
 
@@ -28,7 +40,16 @@ async function tub(more: object = {}): Promise<string> {
 }
 async function batch(tubId: string, milligrams: number): Promise<string> {
   const id = v7()
-  expect((await client.give(`batch:${id}`, 'mix-batch', { name: 'rust', family: 'oil', colour: '#94492f', components: [{ tubId, batchId: null, name: 'warm red', milligrams }] })).status).toBe(200)
+  expect(
+    (
+      await client.give(`batch:${id}`, 'mix-batch', {
+        name: 'rust',
+        family: 'oil',
+        colour: '#94492f',
+        components: [{ tubId, batchId: null, name: 'warm red', milligrams }],
+      })
+    ).status,
+  ).toBe(200)
   return id
 }
 
@@ -38,46 +59,145 @@ describe('ink over the wire', () => {
     const batchId = await batch(tubId, 45_000)
     await client.give(`batch:${batchId}`, 'draw-ink', { milligrams: 12_000, editionStream: '', note: '' })
     const { tubs, batches } = await stores()
-    expect(tubs.find(known => known.id === tubId)).toMatchObject({ left: 155_000, name: 'warm red', keptAt: 'shelf 2' })
-    expect(batches.find(known => known.id === batchId)).toMatchObject({ left: 33_000, mixed: 45_000, draws: [{ milligrams: 12_000 }] })
+    expect(tubs.find((known) => known.id === tubId)).toMatchObject({
+      left: 155_000,
+      name: 'warm red',
+      keptAt: 'shelf 2',
+    })
+    expect(batches.find((known) => known.id === batchId)).toMatchObject({
+      left: 33_000,
+      mixed: 45_000,
+      draws: [{ milligrams: 12_000 }],
+    })
   })
 
   it('the same pour sent twice is poured once', async () => {
     const tubId = await tub()
     const id = v7()
-    const envelope = client.envelope(`batch:${id}`, 'mix-batch', { name: 'once', family: 'oil', colour: '#94492f', components: [{ tubId, batchId: null, name: 'warm red', milligrams: 10_000 }] })
+    const envelope = client.envelope(`batch:${id}`, 'mix-batch', {
+      name: 'once',
+      family: 'oil',
+      colour: '#94492f',
+      components: [{ tubId, batchId: null, name: 'warm red', milligrams: 10_000 }],
+    })
     const first = await client.send('POST', '/api/commands', envelope)
     const second = await client.send('POST', '/api/commands', envelope)
     expect(second).toEqual(first)
-    expect((await stores()).tubs.find(known => known.id === tubId)!.left).toBe(190_000)
+    expect((await stores()).tubs.find((known) => known.id === tubId)!.left).toBe(190_000)
   })
 
   it.each([
-    ['a weight of zero', 'mix-batch', { name: 'x', family: 'oil', colour: '#94492f', components: [{ tubId: null, batchId: null, name: 'red', milligrams: 0 }] }, 'weight-range'],
-    ['a weight below zero', 'mix-batch', { name: 'x', family: 'oil', colour: '#94492f', components: [{ tubId: null, batchId: null, name: 'red', milligrams: -4 }] }, 'weight-range'],
-    ['an ink that is not in the store', 'mix-batch', { name: 'x', family: 'oil', colour: '#94492f', components: [{ tubId: 'none', batchId: null, name: 'red', milligrams: 5 }] }, 'unknown-tub'],
-    ['a colour that is none', 'mix-batch', { name: 'x', family: 'oil', colour: 'rust', components: [{ tubId: null, batchId: null, name: 'red', milligrams: 5 }] }, 'invalid'],
-    ['half a milligram', 'mix-batch', { name: 'x', family: 'oil', colour: '#94492f', components: [{ tubId: null, batchId: null, name: 'red', milligrams: 5.5 }] }, 'invalid'],
+    [
+      'a weight of zero',
+      'mix-batch',
+      {
+        name: 'x',
+        family: 'oil',
+        colour: '#94492f',
+        components: [{ tubId: null, batchId: null, name: 'red', milligrams: 0 }],
+      },
+      'weight-range',
+    ],
+    [
+      'a weight below zero',
+      'mix-batch',
+      {
+        name: 'x',
+        family: 'oil',
+        colour: '#94492f',
+        components: [{ tubId: null, batchId: null, name: 'red', milligrams: -4 }],
+      },
+      'weight-range',
+    ],
+    [
+      'an ink that is not in the store',
+      'mix-batch',
+      {
+        name: 'x',
+        family: 'oil',
+        colour: '#94492f',
+        components: [{ tubId: 'none', batchId: null, name: 'red', milligrams: 5 }],
+      },
+      'unknown-tub',
+    ],
+    [
+      'a colour that is none',
+      'mix-batch',
+      {
+        name: 'x',
+        family: 'oil',
+        colour: 'rust',
+        components: [{ tubId: null, batchId: null, name: 'red', milligrams: 5 }],
+      },
+      'invalid',
+    ],
+    [
+      'half a milligram',
+      'mix-batch',
+      {
+        name: 'x',
+        family: 'oil',
+        colour: '#94492f',
+        components: [{ tubId: null, batchId: null, name: 'red', milligrams: 5.5 }],
+      },
+      'invalid',
+    ],
     ['a batch that is not there', 'draw-ink', { milligrams: 5, editionStream: '', note: '' }, 'unknown-batch'],
   ])('refuses %s and writes nothing', async (_, type, data, code) => {
     const id = v7()
     const answer = await client.give(`batch:${id}`, type, data)
     expect(answer.body.code).toBe(code)
     expect(String(answer.body.message).length).toBeGreaterThan(20)
-    expect((await stores()).batches.some(known => known.id === id)).toBe(false)
+    expect((await stores()).batches.some((known) => known.id === id)).toBe(false)
   })
 
   it('refuses a draw-down that contradicts itself, in words', async () => {
-    const answer = await client.give(`tub:${v7()}`, 'add-tub', { ...red, card: { ...red.card, overBlack: red.card.overWhite } })
-    expect(answer).toMatchObject({ status: 422, body: { code: 'tub-unfit', message: expect.stringContaining('Draw it down thinner') } })
+    const answer = await client.give(`tub:${v7()}`, 'add-tub', {
+      ...red,
+      card: { ...red.card, overBlack: red.card.overWhite },
+    })
+    expect(answer).toMatchObject({
+      status: 422,
+      body: { code: 'tub-unfit', message: expect.stringContaining('Draw it down thinner') },
+    })
   })
 
   it('keeps routine, share, order and blend with the edition', async () => {
     const { id, stream, layerId } = await client.edition(3)
-    expect((await client.give(stream, 'set-roll-up', { layerId, rollUp: { ...rollUpDefaults, chores: [{ every: 5, what: 'clear the rim' }] } })).status).toBe(200)
-    expect((await client.give(stream, 'plan-overprint', { overprint: { paper: '#efe3c4', layers: [{ layerId, batchId: null, thickness: 8 }], wishes: [] } })).status).toBe(200)
-    expect((await client.give(stream, 'set-inked-share', { blockId: 'none', share: 0.4, reading: null })).body.code).toBe('unknown-block')
-    expect((await client.give(stream, 'plan-blend', { layerId, blend: { stripes: [], blend: 0.3, widening: 0, freshAfter: 0, avoid: null, severalDirections: false, thickness: 8 } })).body.code).toBe('blend-unfit')
+    expect(
+      (
+        await client.give(stream, 'set-roll-up', {
+          layerId,
+          rollUp: { ...rollUpDefaults, chores: [{ every: 5, what: 'clear the rim' }] },
+        })
+      ).status,
+    ).toBe(200)
+    expect(
+      (
+        await client.give(stream, 'plan-overprint', {
+          overprint: { paper: '#efe3c4', layers: [{ layerId, batchId: null, thickness: 8 }], wishes: [] },
+        })
+      ).status,
+    ).toBe(200)
+    expect(
+      (await client.give(stream, 'set-inked-share', { blockId: 'none', share: 0.4, reading: null })).body.code,
+    ).toBe('unknown-block')
+    expect(
+      (
+        await client.give(stream, 'plan-blend', {
+          layerId,
+          blend: {
+            stripes: [],
+            blend: 0.3,
+            widening: 0,
+            freshAfter: 0,
+            avoid: null,
+            severalDirections: false,
+            thickness: 8,
+          },
+        })
+      ).body.code,
+    ).toBe('blend-unfit')
     const { state } = await client.read(id)
     expect(state.layers[0]!.rollUp!.chores).toEqual([{ every: 5, what: 'clear the rim' }])
     expect(state.overprint).toMatchObject({ paper: '#efe3c4' })
@@ -91,7 +211,7 @@ describe('the scale', () => {
     await act('clear')
     await act('tare')
     await act('pour', 20)
-    await new Promise(resolve => setTimeout(resolve, 400))
+    await new Promise((resolve) => setTimeout(resolve, 400))
     const { body } = await act('stop')
     expect(body.grams!).toBeGreaterThan(5)
     expect(body).toMatchObject({ steady: true, simulated: true })
@@ -124,7 +244,12 @@ it('ink that was acknowledged is there after the server was killed', async () =>
   const person = await new Client(own.url).setUp()
   const [tubId, batchId] = [v7(), v7()]
   await person.give(`tub:${tubId}`, 'add-tub', red)
-  await person.give(`batch:${batchId}`, 'mix-batch', { name: 'rust', family: 'oil', colour: '#94492f', components: [{ tubId, batchId: null, name: 'warm red', milligrams: 30_000 }] })
+  await person.give(`batch:${batchId}`, 'mix-batch', {
+    name: 'rust',
+    family: 'oil',
+    colour: '#94492f',
+    components: [{ tubId, batchId: null, name: 'warm red', milligrams: 30_000 }],
+  })
   await person.give(`batch:${batchId}`, 'keep-batch', { milligrams: 21_000, scraped: 500, how: 'wrapped' })
   await own.stop('SIGKILL')
   const again = await Server.start({ folder: own.folder })

@@ -14,7 +14,8 @@ afterAll(() => server.stop())
 async function positions(after: number, count: number, lastEventId?: number): Promise<number[]> {
   const stop = new AbortController()
   const answer = await fetch(`${server.url}/api/live?after=${after}`, {
-    headers: { cookie: client.cookie, ...(lastEventId !== undefined && { 'last-event-id': String(lastEventId) }) }, signal: stop.signal,
+    headers: { cookie: client.cookie, ...(lastEventId !== undefined && { 'last-event-id': String(lastEventId) }) },
+    signal: stop.signal,
   })
   const found: number[] = []
   let text = ''
@@ -22,7 +23,8 @@ async function positions(after: number, count: number, lastEventId?: number): Pr
     text += chunk
     const messages = text.split('\n\n')
     text = messages.pop() ?? ''
-    for (const message of messages) if (message.includes('event: stored')) found.push(Number(/id: (\d+)/.exec(message)![1]))
+    for (const message of messages)
+      if (message.includes('event: stored')) found.push(Number(/id: (\d+)/.exec(message)![1]))
     if (found.length >= count) break
   }
   stop.abort()

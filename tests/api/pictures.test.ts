@@ -14,12 +14,20 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-const plain = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#8a5800' } })
+const plain = (width: number, height: number) =>
+  sharp({ create: { width, height, channels: 3, background: '#8a5800' } })
 const png = (width: number, height: number) => plain(width, height).png().toBuffer()
 
-async function send(bytes: Buffer | Uint8Array, cookie = client.cookie): Promise<{ status: number, body: PictureReply & { code?: string, message?: string } }> {
-  const answer = await fetch(`${server.url}/api/pictures`, { method: 'POST', headers: { cookie, 'content-type': 'application/octet-stream' }, body: new Uint8Array(bytes) })
-  return { status: answer.status, body: await answer.json() as PictureReply }
+async function send(
+  bytes: Buffer | Uint8Array,
+  cookie = client.cookie,
+): Promise<{ status: number; body: PictureReply & { code?: string; message?: string } }> {
+  const answer = await fetch(`${server.url}/api/pictures`, {
+    method: 'POST',
+    headers: { cookie, 'content-type': 'application/octet-stream' },
+    body: new Uint8Array(bytes),
+  })
+  return { status: answer.status, body: (await answer.json()) as PictureReply }
 }
 const get = (id: string) => fetch(`${server.url}/api/pictures/${id}`, { headers: { cookie: client.cookie } })
 
@@ -30,15 +38,22 @@ describe('a picture of a block', () => {
     expect(body).toMatchObject({ width: 2400, height: 600 })
     expect(body.id).toMatch(/^[0-9a-f]{64}$/)
     expect((await send(await png(4800, 1200))).body.id).toBe(body.id)
-    expect(readdirSync(join(server.folder, 'pictures')).filter(file => file.startsWith(body.id))).toHaveLength(1)
+    expect(readdirSync(join(server.folder, 'pictures')).filter((file) => file.startsWith(body.id))).toHaveLength(1)
     const answer = await get(body.id)
     expect(answer.headers.get('content-type')).toBe('image/webp')
     expect(answer.headers.get('cache-control')).toContain('immutable')
-    expect(await sharp(Buffer.from(await answer.arrayBuffer())).metadata()).toMatchObject({ format: 'webp', width: 2400 })
+    expect(await sharp(Buffer.from(await answer.arrayBuffer())).metadata()).toMatchObject({
+      format: 'webp',
+      width: 2400,
+    })
   })
 
   it('is turned upright and loses what the camera wrote into it', async () => {
-    const lying = await plain(300, 200).withExif({ IFD0: { Copyright: 'a name' } }).withMetadata({ orientation: 6 }).jpeg().toBuffer()
+    const lying = await plain(300, 200)
+      .withExif({ IFD0: { Copyright: 'a name' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer()
     const { body } = await send(lying)
     expect(body).toMatchObject({ width: 200, height: 300 })
     const kept = await sharp(Buffer.from(await (await get(body.id)).arrayBuffer())).metadata()
@@ -47,10 +62,16 @@ describe('a picture of a block', () => {
 
   it.each([
     ['a text', Buffer.from('not a picture at all')],
-    ['a drawing with instructions in it', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><rect width="9" height="9"/></svg>')],
+    [
+      'a drawing with instructions in it',
+      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><rect width="9" height="9"/></svg>'),
+    ],
     ['half a picture', Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR4', 'base64')],
   ])('is not %s', async (_, bytes) => {
-    expect(await send(bytes)).toMatchObject({ status: 422, body: { code: 'no-picture', message: expect.stringContaining('Nothing was lost') } })
+    expect(await send(bytes)).toMatchObject({
+      status: 422,
+      body: { code: 'no-picture', message: expect.stringContaining('Nothing was lost') },
+    })
   })
 
   it('is not empty, not over 25 MB, and not from a stranger', async () => {
@@ -62,7 +83,18 @@ describe('a picture of a block', () => {
 
   it('is named by an event only when it is there, and outlives a killed server', async () => {
     const { id, stream } = await client.edition(2)
-    const block = { name: 'key block', kind: 'wood', width: 200, height: 150, thickness: 23, image: { left: 5, top: 5, width: 190, height: 140 }, rotation: 0, removed: '', transfer: 'film', note: '' }
+    const block = {
+      name: 'key block',
+      kind: 'wood',
+      width: 200,
+      height: 150,
+      thickness: 23,
+      image: { left: 5, top: 5, width: 190, height: 140 },
+      rotation: 0,
+      removed: '',
+      transfer: 'film',
+      note: '',
+    }
     await client.give(stream, 'prepare-block', { block })
     const blockId = (await client.read(id)).state.blocks[0]!.id
     const state = (pictureId: string) => ({ blockId, name: 'first state', cutOn: '2026-11-02', note: '', pictureId })
@@ -73,7 +105,10 @@ describe('a picture of a block', () => {
     expect((await client.give(stream, 'record-block-state', state(body.id))).status).toBe(200)
     await server.stop('SIGKILL')
     server = await Server.start({ folder, port })
-    expect((await client.read(id)).state.blocks[0]!.states[0]).toMatchObject({ name: 'first state', pictureId: body.id })
+    expect((await client.read(id)).state.blocks[0]!.states[0]).toMatchObject({
+      name: 'first state',
+      pictureId: body.id,
+    })
     expect((await get(body.id)).status).toBe(200)
     expect((await get('1'.repeat(64))).status).toBe(404)
     expect((await get('..%2Fledger.sqlite')).status).toBe(404)
@@ -83,22 +118,29 @@ describe('a picture of a block', () => {
 describe('the shop’s past', () => {
   it('moves the record an edition starts from, and can be taken out again', async () => {
     const { id } = await client.edition(3, 'Slipway')
-    const before = (await client.read(id)).record.methods.find(line => line.method === 'reduction')
+    const before = (await client.read(id)).record.methods.find((line) => line.method === 'reduction')
     expect(before).toBeUndefined()
-    const editions = [{ title: 'Old Pier', method: 'reduction', work: 'press', passed: 96, rejected: 4, finished: 30, lost: 1 }]
+    const editions = [
+      { title: 'Old Pier', method: 'reduction', work: 'press', passed: 96, rejected: 4, finished: 30, lost: 1 },
+    ]
     expect((await client.give('studio', 'add-past-editions', { editions })).status).toBe(200)
     expect((await client.give('studio', 'add-past-editions', { editions })).body.code).toBe('already-there')
-    expect((await client.read(id)).record.methods.find(line => line.method === 'reduction')?.passes).toEqual({ passed: 96, rejected: 4 })
+    expect((await client.read(id)).record.methods.find((line) => line.method === 'reduction')?.passes).toEqual({
+      passed: 96,
+      rejected: 4,
+    })
     const { body } = await client.send<{ pastEditions: { id: string }[] }>('GET', '/api/past-editions')
-    expect((await client.give('studio', 'withdraw-past-edition', { id: body.pastEditions[0]!.id, reason: '' })).body.code).toBe('reason-missing')
+    expect(
+      (await client.give('studio', 'withdraw-past-edition', { id: body.pastEditions[0]!.id, reason: '' })).body.code,
+    ).toBe('reason-missing')
     await client.give('studio', 'withdraw-past-edition', { id: body.pastEditions[0]!.id, reason: 'another room' })
-    expect((await client.read(id)).record.methods.find(line => line.method === 'reduction')).toBeUndefined()
+    expect((await client.read(id)).record.methods.find((line) => line.method === 'reduction')).toBeUndefined()
   })
 
   it('counts the pulls of other editions, never one’s own', async () => {
     const [one, two] = [await client.edition(4, 'One'), await client.edition(4, 'Two')]
     const counted = async (id: string) => {
-      const line = (await client.read(id)).record.methods.find(known => known.method === 'single')
+      const line = (await client.read(id)).record.methods.find((known) => known.method === 'single')
       return (line?.passes.passed ?? 0) + (line?.passes.rejected ?? 0)
     }
     const [ownBefore, otherBefore] = [await counted(one.id), await counted(two.id)]

@@ -7,7 +7,9 @@ const unreachable = /Failed to load resource|net::ERR_|ERR_CONNECTION|service wo
 async function benchOf(page: import('@playwright/test').Page, server: Server, title: string): Promise<string> {
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
-  const { editions } = await (await page.request.get(`${server.url}/api/editions?search=${encodeURIComponent(title)}`)).json() as { editions: { id: string }[] }
+  const { editions } = (await (
+    await page.request.get(`${server.url}/api/editions?search=${encodeURIComponent(title)}`)
+  ).json()) as { editions: { id: string }[] }
   const path = `/bench/${editions[0]!.id}`
   await page.goto(`${server.url}${path}`)
   await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()
@@ -41,13 +43,20 @@ test('nothing tapped is lost while the server is dead and the page is reloaded',
   await expect(page.locator('.tally .base')).toHaveCount(before + 5, { timeout: 30_000 })
   await expect(page.getByText('not stored yet')).toHaveCount(0)
   const id = page.url().split('/').at(-1)!
-  const { state } = await (await page.request.get(`${again.url}/api/editions/${id}`)).json() as { state: { pulls: { disputed: unknown }[] } }
+  const { state } = (await (await page.request.get(`${again.url}/api/editions/${id}`)).json()) as {
+    state: { pulls: { disputed: unknown }[] }
+  }
   expect(state.pulls).toHaveLength(before + 5)
-  expect(state.pulls.filter(pull => pull.disputed)).toEqual([])
+  expect(state.pulls.filter((pull) => pull.disputed)).toEqual([])
   await again.stop('SIGKILL')
 })
 
-test('a second browser sees the stroke within a second, and catches up after a cut', async ({ page, browser, pressroom, quiet }) => {
+test('a second browser sees the stroke within a second, and catches up after a cut', async ({
+  page,
+  browser,
+  pressroom,
+  quiet,
+}) => {
   quiet.allow(unreachable)
   const server = await pressroom({ demo: true })
   const path = await benchOf(page, server, 'Harbour Scales')
@@ -75,7 +84,10 @@ test('a second browser sees the stroke within a second, and catches up after a c
   wire.cut()
 })
 
-test('two layers: the next layer takes the sheets that came through, once they are dry', async ({ page, pressroom }) => {
+test('two layers: the next layer takes the sheets that came through, once they are dry', async ({
+  page,
+  pressroom,
+}) => {
   const server = await pressroom({ demo: true })
   await benchOf(page, server, 'Net Loft Stairs')
   await page.getByRole('combobox', { name: 'Layer' }).selectOption({ label: 'black' })
@@ -107,7 +119,7 @@ test('a full disk keeps the taps in the browser and says so', async ({ page, pre
   const server = await pressroom({ demo: true, env: { AMPLE_TALLY_MOST_PAGES: '1' } })
   await benchOf(page, server, 'Harbour Scales')
   for (let i = 0; i < 17; i++) await page.keyboard.press(' ')
-  for (let i = 0; i < 60 && await page.getByText('not stored yet').count() === 0; i++) await page.keyboard.press('w')
+  for (let i = 0; i < 60 && (await page.getByText('not stored yet').count()) === 0; i++) await page.keyboard.press('w')
   await expect(page.getByText(/not stored yet: The server’s disk is full/)).toBeVisible()
   await page.waitForTimeout(500)
   const tapped = await page.locator('.tally g.stroke').count()
@@ -119,7 +131,10 @@ test('a full disk keeps the taps in the browser and says so', async ({ page, pre
   await roomy.stop('SIGKILL')
 })
 
-test('the keyboard reads the tally stroke by stroke, and a pull is judged again from its page', async ({ page, pressroom }) => {
+test('the keyboard reads the tally stroke by stroke, and a pull is judged again from its page', async ({
+  page,
+  pressroom,
+}) => {
   const server = await pressroom({ demo: true })
   const path = await benchOf(page, server, 'Harbour Scales')
   await page.goto(`${server.url}${path.replace('bench', 'editions')}/pull`)
@@ -139,8 +154,27 @@ test('the keyboard reads the tally stroke by stroke, and a pull is judged again 
 test('a page older than the server asks to be loaded again, and keeps what waits', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
   // The live stream brings an event of a version this page cannot know.
-  const event = { position: 9_999_999, stream: 'lot:later', seq: 1, type: 'lot-added', version: 99, actor: 'p', via: null, device: 'd', commandId: 'c', occurredAt: '', recordedAt: '', data: {}, hash: '' }
-  await page.route('**/api/live*', route => route.fulfill({ contentType: 'text/event-stream', body: `event: stored\nid: 9999999\ndata: ${JSON.stringify(event)}\n\n` }))
+  const event = {
+    position: 9_999_999,
+    stream: 'lot:later',
+    seq: 1,
+    type: 'lot-added',
+    version: 99,
+    actor: 'p',
+    via: null,
+    device: 'd',
+    commandId: 'c',
+    occurredAt: '',
+    recordedAt: '',
+    data: {},
+    hash: '',
+  }
+  await page.route('**/api/live*', (route) =>
+    route.fulfill({
+      contentType: 'text/event-stream',
+      body: `event: stored\nid: 9999999\ndata: ${JSON.stringify(event)}\n\n`,
+    }),
+  )
   await page.goto(server.url)
   await expect(page.getByText('The server is newer than this page.')).toBeVisible()
   await page.unroute('**/api/live*')

@@ -21,7 +21,13 @@ test('a large print from four blocks, from its plan to a jig on several pages', 
   await click('Start')
 
   // Large hand work loses more, and what the room has done of it counts beside the guess.
-  const sheets = async () => Number(await page.getByRole('button', { name: /sheets for 90 %/ }).locator('b').textContent())
+  const sheets = async () =>
+    Number(
+      await page
+        .getByRole('button', { name: /sheets for 90 %/ })
+        .locator('b')
+        .textContent(),
+    )
   await expect(page.getByText(/from \d+ pulls in this room and a guess worth 25/).first()).toBeVisible()
   const before = await sheets()
   expect(before).toBeGreaterThan(25)

@@ -22,7 +22,11 @@ async function openInk(page: Page, url: string) {
   await expect(page.getByRole('heading', { name: 'How much' })).toBeVisible()
 }
 
-test('a transparent first layer is mixed at the scale, over-poured, put right, kept and topped up', async ({ page, pressroom, quiet }) => {
+test('a transparent first layer is mixed at the scale, over-poured, put right, kept and topped up', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   const server = await pressroom({ demo: true })
   await openInk(page, server.url)
   await expect(page.getByText('34 sheets to pull, 6 warm-ups and proofs.')).toBeVisible()
@@ -47,10 +51,15 @@ test('a transparent first layer is mixed at the scale, over-poured, put right, k
   await click(page, 'Tare')
   const pour = page.getByRole('button', { name: 'pour', exact: true })
   await pour.dispatchEvent('pointerdown')
-  await expect(page.getByRole('img', { name: /^transparent base: (9|1\d|2\d)\.\d g of 18\.0 g/ })).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByRole('img', { name: /^transparent base: (9|1\d|2\d)\.\d g of 18\.0 g/ })).toBeVisible({
+    timeout: 15_000,
+  })
   await pour.dispatchEvent('pointerup')
   await expect(async () => {
-    const [one, other] = [await page.locator('.now b').innerText(), (await page.waitForTimeout(300), await page.locator('.now b').innerText())]
+    const [one, other] = [
+      await page.locator('.now b').innerText(),
+      (await page.waitForTimeout(300), await page.locator('.now b').innerText()),
+    ]
     expect(Math.abs(Number(one) - Number(other))).toBeLessThan(0.1)
   }).toPass()
   await page.getByRole('button', { name: /^Accept \d/ }).click()
@@ -114,7 +123,10 @@ test('a transparent first layer is mixed at the scale, over-poured, put right, k
   await expect(page.getByText(/Enough for the rest of the edition/)).toBeVisible()
 })
 
-test('two orders of the layers lie side by side, a wish ranks them, and the choice is kept', async ({ page, pressroom }) => {
+test('two orders of the layers lie side by side, a wish ranks them, and the choice is kept', async ({
+  page,
+  pressroom,
+}) => {
   const server = await pressroom({ demo: true })
   await openInk(page, server.url)
   const first = page.locator('figure.strips').first()
@@ -138,7 +150,11 @@ test('two orders of the layers lie side by side, a wish ranks them, and the choi
   await expectAccessible(page)
 })
 
-test('a roller too small for the block says so, and the routine with its chores stands at the bench', async ({ page, pressroom, quiet }) => {
+test('a roller too small for the block says so, and the routine with its chores stands at the bench', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/editions`)
   await page.getByRole('link', { name: 'Harbour Scales' }).click()
@@ -156,13 +172,18 @@ test('a roller too small for the block says so, and the routine with its chores 
   await field(page, 'Chore').fill('clear the rim')
   await field(page, 'Every so many pulls').fill('1')
   await click(page, 'Keep the routine')
-  await expect(page.getByText('3 charges, 2 passes each, crosswise, then lengthwise, wipe the dial').first()).toBeVisible()
+  await expect(
+    page.getByText('3 charges, 2 passes each, crosswise, then lengthwise, wipe the dial').first(),
+  ).toBeVisible()
   await page.getByRole('link', { name: 'To the bench' }).click()
   await expect(page.locator('.routine')).toContainText('wipe the dial')
   await expect(page.locator('.routine')).toContainText('Now: clear the rim')
 })
 
-test('the blend shows an unwanted hue and what would bridge it; a block’s picture gives its inked share', async ({ page, pressroom }) => {
+test('the blend shows an unwanted hue and what would bridge it; a block’s picture gives its inked share', async ({
+  page,
+  pressroom,
+}) => {
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/editions`)
   await page.getByRole('link', { name: 'Ferry Clock' }).click()
@@ -176,7 +197,10 @@ test('the blend shows an unwanted hue and what would bridge it; a block’s pict
   await click(page, 'Keep the blend')
   await page.goto(`${server.url}/editions`)
   await page.getByRole('link', { name: 'Net Loft Stairs' }).click()
-  await page.locator('.strip').getByRole('link', { name: /^Block/ }).click()
+  await page
+    .locator('.strip')
+    .getByRole('link', { name: /^Block/ })
+    .click()
   await page.getByRole('button', { name: /^Inked share/ }).click()
   await expect(page.getByText(/of the block carries ink/)).toBeVisible()
   const keep = page.getByRole('button', { name: /^Keep \d+ %/ })
@@ -197,16 +221,30 @@ test('the blend shows an unwanted hue and what would bridge it; a block’s pict
   await expect(page.getByRole('button', { name: `Inked share, ${kept}` })).toBeVisible()
 })
 
-test('a new room puts up a first shelf, weighs a tub, reads a draw-down and matches a colour', async ({ page, pressroom, quiet }) => {
+test('a new room puts up a first shelf, weighs a tub, reads a draw-down and matches a colour', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   const server = await pressroom()
   await page.goto(server.url)
-  for (const [label, text] of [['Pressroom', 'Rope Works'], ['Your name, as manager', 'Ansa Quill'], ['Your PIN or passphrase', 'net loft']] as const) await field(page, label).fill(text)
+  for (const [label, text] of [
+    ['Pressroom', 'Rope Works'],
+    ['Your name, as manager', 'Ansa Quill'],
+    ['Your PIN or passphrase', 'net loft'],
+  ] as const)
+    await field(page, label).fill(text)
   await click(page, 'Open the pressroom')
   await page.getByRole('link', { name: 'Ink slab' }).click()
   await expect(page.getByText('No ink yet.')).toBeVisible()
   await click(page, 'Put up a first shelf')
   await expect(page.locator('.tub')).toHaveCount(17)
-  for (const [label, text] of [['Roller', 'large soft'], ['Its width', '26 cm'], ['Its thickness', '80']] as const) await field(page, label).fill(text)
+  for (const [label, text] of [
+    ['Roller', 'large soft'],
+    ['Its width', '26 cm'],
+    ['Its thickness', '80'],
+  ] as const)
+    await field(page, label).fill(text)
   await click(page, 'Add the roller')
   await expect(page.getByText('260 mm wide, 80 mm thick')).toBeVisible()
   await click(page, 'Weigh earth red')
@@ -240,7 +278,10 @@ test('a new room puts up a first shelf, weighs a tub, reads a draw-down and matc
   await expectAccessible(page)
 })
 
-test('a batch is drawn down, mixed again, a run of it weighed; layers are dragged into another order', async ({ page, pressroom }) => {
+test('a batch is drawn down, mixed again, a run of it weighed; layers are dragged into another order', async ({
+  page,
+  pressroom,
+}) => {
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/ink`)
   await click(page, 'Work with it: slate 2')
@@ -254,7 +295,10 @@ test('a batch is drawn down, mixed again, a run of it weighed; layers are dragge
   await field(page, 'Film').fill('8')
   await click(page, 'Take it as seen')
   await expect(page.getByRole('img', { name: /^slate 2, as seen: about/ })).toBeVisible()
-  await expect(page.locator('.batch', { hasText: 'slate 2' }).locator('rect').first()).toHaveAttribute('fill', '#66707a')
+  await expect(page.locator('.batch', { hasText: 'slate 2' }).locator('rect').first()).toHaveAttribute(
+    'fill',
+    '#66707a',
+  )
 
   await page.getByRole('link', { name: 'Mix again slate 2' }).click()
   await expect(field(page, 'Name of the batch')).toHaveValue('slate 2 again')
@@ -270,7 +314,10 @@ test('a batch is drawn down, mixed again, a run of it weighed; layers are dragge
   await page.goto(`${server.url}/editions`)
   await page.getByRole('link', { name: 'Net Loft Stairs' }).click()
   await page.locator('.strip').getByRole('link', { name: /^Ink/ }).click()
-  await page.getByRole('group', { name: 'Layer' }).getByRole('button', { name: /slate blue/ }).click()
+  await page
+    .getByRole('group', { name: 'Layer' })
+    .getByRole('button', { name: /slate blue/ })
+    .click()
   await expect(page.getByText(/Guessed: .*a film of 8 µm/)).toBeVisible()
   await click(page, 'Work with it: slate 2')
   await click(page, 'Weigh the run: slate 2')
@@ -296,7 +343,9 @@ test('a swatch is picked from a picture of a draw-down card', async ({ page, pre
   await click(page, 'Add an ink')
   await field(page, 'there is a draw-down of it').check()
   await page.getByRole('button', { name: 'from a picture' }).nth(1).click()
-  await page.locator('input[type=file]').setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture at all') })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture at all') })
   await expect(page.getByText('“notes.txt” is no picture this browser can read')).toBeVisible()
   const card = await page.evaluate(async () => {
     const canvas = new OffscreenCanvas(300, 200)
@@ -307,17 +356,24 @@ test('a swatch is picked from a picture of a draw-down card', async ({ page, pre
     context.fillRect(150, 0, 150, 200)
     return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())]
   })
-  await page.locator('input[type=file]').setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from(card) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from(card) })
   await page.locator('.picker canvas').click({ position: { x: 60, y: 80 } })
   await expect(page.getByLabel('Colour over white')).toHaveValue('#7a4a2c')
   await page.getByRole('button', { name: 'from a picture' }).nth(2).click()
-  await page.locator('input[type=file]').setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from(card) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from(card) })
   await page.getByLabel('across', { exact: false }).fill('0.8')
   await click(page, 'Take')
   await expect(page.getByLabel('Colour over black')).toHaveValue('#20130b')
 })
 
-test('two zones of one layer lie side by side, never one over the other, and move together', async ({ page, pressroom }) => {
+test('two zones of one layer lie side by side, never one over the other, and move together', async ({
+  page,
+  pressroom,
+}) => {
   const server = await pressroom({ demo: true })
   await openInk(page, server.url)
   await click(page, 'One more zone')

@@ -9,7 +9,11 @@ async function openEdition(page: Page, url: string, title: string, stop: RegExp)
   await page.getByRole('navigation', { name: 'The edition’s way' }).getByRole('link', { name: stop }).click()
 }
 
-test('an edition counted from its good pulls, numbered by hand, taken back and given again', async ({ page, pressroom, quiet }) => {
+test('an edition counted from its good pulls, numbered by hand, taken back and given again', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   quiet.allow(/status of 422/)
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Tin Roofs', /^Plan/)
@@ -39,7 +43,11 @@ test('an edition counted from its good pulls, numbered by hand, taken back and g
   await expect(page.getByText('balances')).toBeVisible()
 })
 
-test('a signed edition is amended with a reason, closed, and reopened with another', async ({ page, pressroom, quiet }) => {
+test('a signed edition is amended with a reason, closed, and reopened with another', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   quiet.allow(/status of 422/)
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Tide Table', /^Close/)
@@ -78,7 +86,11 @@ test('a signed edition is amended with a reason, closed, and reopened with anoth
 test('a reduction’s block is cut to its next state, and the layer takes no more pulls', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Net Loft Stairs', /^Pull/)
-  await expect(page.getByText(/28 sheets alive, 2 of them doubtful, 19 drying, 22 wanted\. Chance 9\d % if the 7 still waiting are pulled too, without the doubtful \d+ %\./)).toBeVisible()
+  await expect(
+    page.getByText(
+      /28 sheets alive, 2 of them doubtful, 19 drying, 22 wanted\. Chance 9\d % if the 7 still waiting are pulled too, without the doubtful \d+ %\./,
+    ),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'The block is cut to its next state' }).click()
   await expect(page.getByText('The block is cut further: this layer takes no more pulls.')).toBeVisible()
   await expect(count(page, 'left behind at layer 3')).toHaveText('7')

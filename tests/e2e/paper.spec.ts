@@ -28,7 +28,11 @@ async function start(page: Page, url: string, title: string): Promise<void> {
   await field(page, 'Title').fill(title)
 }
 
-test('one layer, even margins and a heavier foot: planned, torn and printed to take to the table', async ({ page, pressroom, quiet }) => {
+test('one layer, even margins and a heavier foot: planned, torn and printed to take to the table', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   test.setTimeout(120_000)
   quiet.allow(/status of 422 \((piece-unfit|reason-missing)\)/)
   const server = await pressroom()
@@ -56,7 +60,14 @@ test('one layer, even margins and a heavier foot: planned, torn and printed to t
   await page.getByRole('link', { name: /^Paper none/ }).click()
   await click(page, 'Add paper to the store')
   await field(page, 'Name').fill('cream laid')
-  for (const [label, text] of [['Width', '76 cm'], ['Height', '560'], ['Weight', '200'], ['Price a sheet', '4,60'], ['Sheets', '3']] as const) await field(page, label).fill(text)
+  for (const [label, text] of [
+    ['Width', '76 cm'],
+    ['Height', '560'],
+    ['Weight', '200'],
+    ['Price a sheet', '4,60'],
+    ['Sheets', '3'],
+  ] as const)
+    await field(page, label).fill(text)
   await click(page, 'Add the paper')
   await expect(field(page, 'Sheet, width as measured')).toHaveValue('760 mm')
   await field(page, 'Image, width').fill('wide')
@@ -121,7 +132,11 @@ test('one layer, even margins and a heavier foot: planned, torn and printed to t
   await expect(page.getByText(/with \d+ sheets torn\. prints: 20, then 18/)).toBeVisible()
 })
 
-test('a block: described, its picture mirrored, a plate’s step test, and its place on the registration sheet', async ({ page, pressroom, quiet }) => {
+test('a block: described, its picture mirrored, a plate’s step test, and its place on the registration sheet', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   test.setTimeout(120_000)
   quiet.allow(/status of 422 \((block-unfit|no-picture|name-missing)\)/)
   const server = await pressroom()
@@ -152,10 +167,16 @@ test('a block: described, its picture mirrored, a plate’s step test, and its p
   await expect(page.getByText('23.29 mm with its mount')).toBeVisible()
 
   await click(page, 'Record a state')
-  await page.getByLabel('Picture or rubbing').setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') })
+  await page
+    .getByLabel('Picture or rubbing')
+    .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') })
   await expect(page.getByText('not a picture that can be read')).toBeVisible()
-  const picture = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#26282b' } }).png().toBuffer()
-  await page.getByLabel('Picture or rubbing').setInputFiles({ name: 'rubbing.png', mimeType: 'image/png', buffer: picture })
+  const picture = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#26282b' } })
+    .png()
+    .toBuffer()
+  await page
+    .getByLabel('Picture or rubbing')
+    .setInputFiles({ name: 'rubbing.png', mimeType: 'image/png', buffer: picture })
   await expect(page.getByRole('img', { name: 'the block, mirrored, as it prints' })).toBeVisible()
   await field(page, 'What was cut').fill('first state')
   await click(page, 'Keep this state')
@@ -163,7 +184,11 @@ test('a block: described, its picture mirrored, a plate’s step test, and its p
   await expect(page.getByRole('button', { name: 'Keep this state' })).toHaveCount(0)
   await click(page, 'As the block is')
   await expect(page.getByRole('img', { name: 'first state, as the block is' })).toBeVisible()
-  expect(await page.getByRole('img', { name: 'first state, as the block is' }).evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(60)
+  expect(
+    await page
+      .getByRole('img', { name: 'first state, as the block is' })
+      .evaluate((image: HTMLImageElement) => image.naturalWidth),
+  ).toBe(60)
 
   await click(page, 'Exposure and step test')
   await expect(page.getByRole('button', { name: '170 s' })).toBeVisible()
@@ -204,7 +229,10 @@ test('a block: described, its picture mirrored, a plate’s step test, and its p
   await expectAccessible(page)
 })
 
-test('the paper table: a short lot, paper given out, editions compared, a damping timetable', async ({ page, pressroom }) => {
+test('the paper table: a short lot, paper given out, editions compared, a damping timetable', async ({
+  page,
+  pressroom,
+}) => {
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/paper`)
   await expect(page.getByText('The book is 2 sheets short of white kozo')).toBeVisible()
@@ -231,12 +259,19 @@ test('the paper table: a short lot, paper given out, editions compared, a dampin
   await expectAccessible(page)
 })
 
-test('past editions come in by CSV, each broken row named, and move the rate of a plan', async ({ page, pressroom, quiet }) => {
+test('past editions come in by CSV, each broken row named, and move the rate of a plan', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   quiet.allow(/status of 422 \(already-there\)/)
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/office`)
-  const csv = 'title;method;work;passed;rejected\nOld Pier;blended roll;press;90;10\nLamp;etching;press;1;1\nKiln;single;press;many;0\n'
-  await page.getByLabel('or a CSV file').setInputFiles({ name: 'past.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+  const csv =
+    'title;method;work;passed;rejected\nOld Pier;blended roll;press;90;10\nLamp;etching;press;1;1\nKiln;single;press;many;0\n'
+  await page
+    .getByLabel('or a CSV file')
+    .setInputFiles({ name: 'past.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   await expect(page.getByText('1 row can be read, 2 cannot.')).toBeVisible()
   await expect(page.getByText(/Line 3: “method” is “etching”/)).toBeVisible()
   await expect(page.getByText(/Line 4: “passed” is “many”/)).toBeVisible()

@@ -1,6 +1,11 @@
 import { expect, test } from '../fixtures/browser'
 
-test('the manager adds a person, who signs in, may print, and may not close', async ({ page, browser, pressroom, quiet }) => {
+test('the manager adds a person, who signs in, may print, and may not close', async ({
+  page,
+  browser,
+  pressroom,
+  quiet,
+}) => {
   quiet.allow(/status of (400|401|403|422)/)
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/office`)
@@ -39,12 +44,18 @@ test('the manager adds a person, who signs in, may print, and may not close', as
   await context.close()
 })
 
-test('taps made while signed out wait, and go in under their own name after signing in', async ({ page, pressroom, quiet }) => {
+test('taps made while signed out wait, and go in under their own name after signing in', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
   quiet.allow(/status of 401|Failed to load resource/)
   const server = await pressroom({ demo: true })
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
-  const { editions } = await (await page.request.get(`${server.url}/api/editions?search=Harbour`)).json() as { editions: { id: string }[] }
+  const { editions } = (await (await page.request.get(`${server.url}/api/editions?search=Harbour`)).json()) as {
+    editions: { id: string }[]
+  }
   const path = `/bench/${editions[0]!.id}`
   await page.goto(`${server.url}${path}`)
   await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()
@@ -63,17 +74,28 @@ test('taps made while signed out wait, and go in under their own name after sign
   await page.getByLabel('PIN or passphrase').fill('2580')
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.locator('.tally .base')).toHaveCount(before + 2)
-  const { state } = await (await page.request.get(`${server.url}/api/editions/${editions[0]!.id}`)).json() as { state: { pulls: { by: string }[] } }
-  const { people } = await (await page.request.get(`${server.url}/api/people`)).json() as { people: { id: string, name: string }[] }
-  expect(people.find(person => person.id === state.pulls.at(-1)!.by)!.name).toBe('Ansa Quill')
+  const { state } = (await (await page.request.get(`${server.url}/api/editions/${editions[0]!.id}`)).json()) as {
+    state: { pulls: { by: string }[] }
+  }
+  const { people } = (await (await page.request.get(`${server.url}/api/people`)).json()) as {
+    people: { id: string; name: string }[]
+  }
+  expect(people.find((person) => person.id === state.pulls.at(-1)!.by)!.name).toBe('Ansa Quill')
 })
 
-test('two tabs of one browser share what waits, and each tap counts once', async ({ page, context, pressroom, quiet }) => {
+test('two tabs of one browser share what waits, and each tap counts once', async ({
+  page,
+  context,
+  pressroom,
+  quiet,
+}) => {
   quiet.allow(/Failed to load resource|net::ERR_/)
   const server = await pressroom({ demo: true })
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
-  const { editions } = await (await page.request.get(`${server.url}/api/editions?search=Harbour`)).json() as { editions: { id: string }[] }
+  const { editions } = (await (await page.request.get(`${server.url}/api/editions?search=Harbour`)).json()) as {
+    editions: { id: string }[]
+  }
   const other = await context.newPage()
   for (const tab of [page, other]) {
     await tab.goto(`${server.url}/bench/${editions[0]!.id}`)
@@ -86,8 +108,13 @@ test('two tabs of one browser share what waits, and each tap counts once', async
     await other.keyboard.press(' ')
   }
   for (const tab of [page, other]) await expect(strokes(tab)).toHaveCount(before + 8)
-  const { state } = await (await page.request.get(`${server.url}/api/editions/${editions[0]!.id}`)).json() as { state: { pulls: { sheetIds: number[], disputed: unknown }[] } }
-  const sheets = state.pulls.slice(-8).filter(pull => !pull.disputed).flatMap(pull => pull.sheetIds)
+  const { state } = (await (await page.request.get(`${server.url}/api/editions/${editions[0]!.id}`)).json()) as {
+    state: { pulls: { sheetIds: number[]; disputed: unknown }[] }
+  }
+  const sheets = state.pulls
+    .slice(-8)
+    .filter((pull) => !pull.disputed)
+    .flatMap((pull) => pull.sheetIds)
   expect(new Set(sheets).size).toBe(sheets.length)
   await other.close()
 })

@@ -8,9 +8,22 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'At the presses' })).toBeVisible()
   await expectAccessible(page)
-  const { editions } = await (await page.request.get(`${server.url}/api/editions?limit=50`)).json() as { editions: { id: string, title: string }[] }
-  const id = (title: string) => editions.find(edition => edition.title === title)!.id
-  const paths = ['/editions', '/editions/new', '/paper', '/ink', '/ink/mix', '/office', '/sign-in', `/bench/${id('Harbour Scales')}`, ...stops.map(stop => `/editions/${id('Tide Table')}/${stop}`), `/editions/${id('Net Loft Stairs')}/pull`]
+  const { editions } = (await (await page.request.get(`${server.url}/api/editions?limit=50`)).json()) as {
+    editions: { id: string; title: string }[]
+  }
+  const id = (title: string) => editions.find((edition) => edition.title === title)!.id
+  const paths = [
+    '/editions',
+    '/editions/new',
+    '/paper',
+    '/ink',
+    '/ink/mix',
+    '/office',
+    '/sign-in',
+    `/bench/${id('Harbour Scales')}`,
+    ...stops.map((stop) => `/editions/${id('Tide Table')}/${stop}`),
+    `/editions/${id('Net Loft Stairs')}/pull`,
+  ]
   for (const path of paths) {
     await page.goto(`${server.url}${path}`)
     await expect(page.locator('h1')).toBeVisible()
@@ -37,14 +50,36 @@ test('a disputed pull is shown in the count and settled by a person', async ({ p
   const server = await pressroom({ demo: true })
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
-  const { editions } = await (await page.request.get(`${server.url}/api/editions?search=Harbour`)).json() as { editions: { id: string }[] }
+  const { editions } = (await (await page.request.get(`${server.url}/api/editions?search=Harbour`)).json()) as {
+    editions: { id: string }[]
+  }
   const id = editions[0]!.id
-  const { state } = await (await page.request.get(`${server.url}/api/editions/${id}`)).json() as { state: { layers: { id: string }[] } }
-  const { person } = await (await page.request.get(`${server.url}/api/session`)).json() as { person: { id: string } }
-  const late = await page.request.post(`${server.url}/api/commands`, { data: {
-    commandId: '01a208e6-a59b-708a-bb35-6dffa470d8ee', device: 'late', by: person.id, occurredAt: new Date().toISOString(), type: 'pull', stream: `edition:${id}`,
-    data: { layerId: state.layers[0]!.id, kind: 'pull', proofKind: null, verdict: 'good', sheetIds: [1], faults: [], rescued: null, wetOnWet: false, setupSeq: 0, batchIds: [] },
-  } })
+  const { state } = (await (await page.request.get(`${server.url}/api/editions/${id}`)).json()) as {
+    state: { layers: { id: string }[] }
+  }
+  const { person } = (await (await page.request.get(`${server.url}/api/session`)).json()) as { person: { id: string } }
+  const late = await page.request.post(`${server.url}/api/commands`, {
+    data: {
+      commandId: '01a208e6-a59b-708a-bb35-6dffa470d8ee',
+      device: 'late',
+      by: person.id,
+      occurredAt: new Date().toISOString(),
+      type: 'pull',
+      stream: `edition:${id}`,
+      data: {
+        layerId: state.layers[0]!.id,
+        kind: 'pull',
+        proofKind: null,
+        verdict: 'good',
+        sheetIds: [1],
+        faults: [],
+        rescued: null,
+        wetOnWet: false,
+        setupSeq: 0,
+        batchIds: [],
+      },
+    },
+  })
   expect(await late.json()).toMatchObject({ disputed: expect.stringContaining('carries black already') })
   await page.goto(`${server.url}/editions/${id}/pull`)
   await expect(page.getByRole('link', { name: '1 disputed pull' })).toBeVisible()
@@ -57,12 +92,17 @@ test('a disputed pull is shown in the count and settled by a person', async ({ p
 
 test('a phone shows the floor, and 200 % zoom the edition, without sideways scrolling', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
-  for (const [width, height] of [[390, 800], [640, 400]] as const) {
+  for (const [width, height] of [
+    [390, 800],
+    [640, 400],
+  ] as const) {
     await page.setViewportSize({ width, height })
     for (const path of ['/', '/editions', '/paper', '/ink', '/ink/mix', '/office']) {
       await page.goto(`${server.url}${path}`)
       await expect(page.locator('h1')).toBeVisible()
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+      ).toBeLessThanOrEqual(0)
     }
   }
 })
@@ -89,7 +129,10 @@ test('the edition record prints without the house around it, on A4 and Letter', 
   }
 })
 
-test('a layer gets its routine and the order of its stack; a destroyed print keeps its line', async ({ page, pressroom }) => {
+test('a layer gets its routine and the order of its stack; a destroyed print keeps its line', async ({
+  page,
+  pressroom,
+}) => {
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/editions?search=Ferry`)
   await page.getByRole('link', { name: 'Ferry Clock' }).click()

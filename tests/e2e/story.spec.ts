@@ -37,7 +37,14 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
   // Paper: a lot, and 26 pieces torn from it.
   await click('Add paper to the store')
   await field('Name').fill('cream laid')
-  for (const [label, text] of [['Width', '760'], ['Height', '560'], ['Weight', '200'], ['Price a sheet', '4,60'], ['Sheets', '10']] as const) await field(label).fill(text)
+  for (const [label, text] of [
+    ['Width', '760'],
+    ['Height', '560'],
+    ['Weight', '200'],
+    ['Price a sheet', '4,60'],
+    ['Sheets', '10'],
+  ] as const)
+    await field(label).fill(text)
   await click('Add the paper')
   await expect(page.getByText('cream laid, 760 × 560 mm')).toBeVisible()
   await field('Large sheets used').fill('30')
@@ -64,7 +71,10 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
   await page.getByRole('link', { name: 'Mix it' }).click()
   await field('Name of the batch').fill('gauge black')
   await field('To mix in all').fill('50')
-  for (const [i, [name, parts]] of [['bone black', '9'], ['varnish', '1']].entries()) {
+  for (const [i, [name, parts]] of [
+    ['bone black', '9'],
+    ['varnish', '1'],
+  ].entries()) {
     await field('or by name').nth(i).fill(name!)
     await field('Parts').nth(i).fill(parts!)
   }
@@ -146,5 +156,13 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
   await expect(page.getByText('AP 2 (2 signed)')).toBeVisible()
   await expect(page.getByText('balances', { exact: true })).toBeVisible()
   const record = await page.request.get(`${server.url}/api/editions/${page.url().split('/')[4]}/record.json`)
-  expect(await record.json()).toMatchObject({ title: 'Tide Gauge', impressions: 29, count: { balances: true, made: 26 }, series: [{ series: 'edition', size: 20, signed: 20 }, { series: 'AP', signed: 2 }] })
+  expect(await record.json()).toMatchObject({
+    title: 'Tide Gauge',
+    impressions: 29,
+    count: { balances: true, made: 26 },
+    series: [
+      { series: 'edition', size: 20, signed: 20 },
+      { series: 'AP', signed: 2 },
+    ],
+  })
 })

@@ -7,7 +7,12 @@ const emit = defineEmits<{ done: [] }>()
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
 const sending = useGiving()
-const blank = () => ({ name: '', cutOn: new Date().toISOString().slice(0, 10), note: '', picture: null as PictureReply | null })
+const blank = () => ({
+  name: '',
+  cutOn: new Date().toISOString().slice(0, 10),
+  note: '',
+  picture: null as PictureReply | null,
+})
 const form = ref(blank())
 const draft = useDraft(`state ${props.blockId}`, form)
 const mirrored = ref(true)
@@ -16,13 +21,19 @@ async function choose(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   if (!file) return
-  await sending.giving(async () => { form.value.picture = await sendPicture(file) })
+  await sending.giving(async () => {
+    form.value.picture = await sendPicture(file)
+  })
   input.value = ''
 }
 
 async function record() {
   const { name, cutOn, note, picture } = form.value
-  if (await giving(() => edition.give('record-block-state', { blockId: props.blockId, name, cutOn, note, pictureId: picture?.id ?? null }))) {
+  if (
+    await giving(() =>
+      edition.give('record-block-state', { blockId: props.blockId, name, cutOn, note, pictureId: picture?.id ?? null }),
+    )
+  ) {
     form.value = blank()
     draft.done()
     emit('done')
@@ -33,19 +44,42 @@ async function record() {
 <template>
   <OpenForm @submit.prevent="record">
     <div class="fields">
-      <VTextField v-model="form.name" class="wide" label="What was cut" placeholder="first state, sky cleared" maxlength="120" />
+      <VTextField
+        v-model="form.name"
+        class="wide"
+        label="What was cut"
+        placeholder="first state, sky cleared"
+        maxlength="120"
+      />
       <VTextField v-model="form.cutOn" label="On" type="date" />
       <VTextField v-model="form.note" class="wide" label="Note" maxlength="1000" />
-      <label class="file"><span>Picture or rubbing</span><input type="file" accept="image/*" @change="choose"></label>
+      <label class="file"><span>Picture or rubbing</span><input type="file" accept="image/*" @change="choose" /></label>
     </div>
     <p v-if="sending.busy.value" class="soft" role="status">The picture is handed in …</p>
     <p v-if="sending.fault.value" class="trouble" role="alert">{{ sending.fault.value }}</p>
-    <BlockPicture v-if="form.picture" v-model:mirrored="mirrored" :picture-id="form.picture.id" :what="form.name || 'the block'" />
+    <BlockPicture
+      v-if="form.picture"
+      v-model:mirrored="mirrored"
+      :picture-id="form.picture.id"
+      :what="form.name || 'the block'"
+    />
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons"><VBtn type="submit" :loading="busy" :disabled="sending.busy.value">Keep this state</VBtn><VBtn class="quiet" @click="emit('done')">Leave it</VBtn></div>
+    <div class="buttons">
+      <VBtn type="submit" :loading="busy" :disabled="sending.busy.value">Keep this state</VBtn
+      ><VBtn class="quiet" @click="emit('done')">Leave it</VBtn>
+    </div>
   </OpenForm>
 </template>
 
 <style scoped>
-.file span { display: block; font-size: 0.76rem; color: var(--soft); margin-bottom: 8px; } .file input { font-size: 0.86rem; max-width: 100%; }
+.file span {
+  display: block;
+  font-size: 0.76rem;
+  color: var(--soft);
+  margin-bottom: 8px;
+}
+.file input {
+  font-size: 0.86rem;
+  max-width: 100%;
+}
 </style>

@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import { drawTally, type Stroke } from '~/drawings/tally'
 
-const props = withDefaults(defineProps<{ strokes: Stroke[], cell?: number, tall?: number, label?: string, still?: boolean }>(), {
-  cell: 18, tall: 3, label: '', still: false,
-})
+const props = withDefaults(
+  defineProps<{ strokes: Stroke[]; cell?: number; tall?: number; label?: string; still?: boolean }>(),
+  {
+    cell: 18,
+    tall: 3,
+    label: '',
+    still: false,
+  },
+)
 const chosen = defineModel<string | null>('chosen', { default: null })
 const svg = useTemplateRef<SVGSVGElement>('svg')
 
@@ -23,8 +29,8 @@ watch(() => [props.strokes, props.cell, props.tall, chosen.value], draw, { flush
 
 const counts = computed(() => {
   const number = (test: (stroke: Stroke) => boolean) => props.strokes.filter(test).length
-  const pulls = (verdict: string) => number(s => s.kind === 'pull' && s.verdict === verdict)
-  return `${props.label ? `${props.label}: ` : ''}${pulls('good')} good, ${pulls('doubtful')} doubtful, ${pulls('reject')} rejects, ${number(s => s.kind === 'proof')} proofs, ${number(s => s.kind === 'warm-up')} warm-up.`
+  const pulls = (verdict: string) => number((s) => s.kind === 'pull' && s.verdict === verdict)
+  return `${props.label ? `${props.label}: ` : ''}${pulls('good')} good, ${pulls('doubtful')} doubtful, ${pulls('reject')} rejects, ${number((s) => s.kind === 'proof')} proofs, ${number((s) => s.kind === 'warm-up')} warm-up.`
 })
 
 function choose(event: Event) {
@@ -36,7 +42,7 @@ function step(event: KeyboardEvent) {
   const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 25, ArrowUp: -25 }[event.key]
   if (by === undefined || props.still) return
   event.preventDefault()
-  const at = props.strokes.findIndex(stroke => stroke.key === chosen.value)
+  const at = props.strokes.findIndex((stroke) => stroke.key === chosen.value)
   const next = props.strokes[Math.min(props.strokes.length - 1, Math.max(0, at + by))]
   if (!next) return
   chosen.value = next.key
@@ -46,6 +52,13 @@ function step(event: KeyboardEvent) {
 
 <template>
   <div class="tally" :class="{ still }">
-    <svg ref="svg" :role="still ? 'img' : 'group'" :aria-label="counts" @click="choose" @focusin="choose" @keydown="step" />
+    <svg
+      ref="svg"
+      :role="still ? 'img' : 'group'"
+      :aria-label="counts"
+      @click="choose"
+      @focusin="choose"
+      @keydown="step"
+    />
   </div>
 </template>

@@ -2,14 +2,28 @@
 import type { Layer } from '#core/edition/state'
 
 /** One layer of the plan: its name, the routine shown at the press, and which end of the stack comes first. */
-const props = defineProps<{ layer: Layer, number: number }>()
+const props = defineProps<{ layer: Layer; number: number }>()
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
 const form = ref({ name: '', routine: '', stackOrder: 'pulled' as Layer['stackOrder'] })
-watch(() => props.layer, (layer) => { form.value = { name: layer.name, routine: layer.routine, stackOrder: layer.stackOrder } }, { immediate: true })
-const changed = computed(() => (['name', 'routine', 'stackOrder'] as const).some(key => form.value[key] !== props.layer[key]))
-const orders = [{ value: 'pulled', title: 'in the order pulled' }, { value: 'reversed', title: 'last pulled first' }]
-const save = () => giving(() => edition.give('change-layer', { layerId: props.layer.id, blocks: [...props.layer.blocks], ...form.value }))
+watch(
+  () => props.layer,
+  (layer) => {
+    form.value = { name: layer.name, routine: layer.routine, stackOrder: layer.stackOrder }
+  },
+  { immediate: true },
+)
+const changed = computed(() =>
+  (['name', 'routine', 'stackOrder'] as const).some((key) => form.value[key] !== props.layer[key]),
+)
+const orders = [
+  { value: 'pulled', title: 'in the order pulled' },
+  { value: 'reversed', title: 'last pulled first' },
+]
+const save = () =>
+  giving(() =>
+    edition.give('change-layer', { layerId: props.layer.id, blocks: [...props.layer.blocks], ...form.value }),
+  )
 </script>
 
 <template>
@@ -17,7 +31,12 @@ const save = () => giving(() => edition.give('change-layer', { layerId: props.la
     <OpenForm @submit.prevent="save">
       <div class="layer">
         <VTextField v-model="form.name" :label="`Layer ${number}`" maxlength="80" />
-        <VTextField v-model="form.routine" label="Routine at the press" placeholder="charge, pass, charge, pass" maxlength="500" />
+        <VTextField
+          v-model="form.routine"
+          label="Routine at the press"
+          placeholder="charge, pass, charge, pass"
+          maxlength="500"
+        />
         <VSelect v-if="number > 1" v-model="form.stackOrder" label="Its stack comes" :items="orders" />
         <span v-else />
         <VBtn v-if="changed" class="quiet" type="submit" :loading="busy">Change</VBtn>
@@ -29,6 +48,15 @@ const save = () => giving(() => edition.give('change-layer', { layerId: props.la
 </template>
 
 <style scoped>
-.layer { display: grid; grid-template-columns: 150px minmax(0, 1fr) 190px 120px; gap: 20px; align-items: end; }
-@media (max-width: 900px) { .layer { grid-template-columns: minmax(0, 1fr); } }
+.layer {
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr) 190px 120px;
+  gap: 20px;
+  align-items: end;
+}
+@media (max-width: 900px) {
+  .layer {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -4,9 +4,16 @@ const edition = useEdition()
 </script>
 
 <template>
-  <form><fieldset :disabled="!!edition.state?.closedAt"><slot /></fieldset></form>
+  <form>
+    <fieldset :disabled="!!edition.state?.closedAt"><slot /></fieldset>
+  </form>
 </template>
 
 <style scoped>
-fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  min-width: 0;
+}
 </style>

@@ -4,28 +4,68 @@ import { faults } from '#core/print/faults'
 import { type Verdict, verdicts } from '#core/print/verdicts'
 
 /** What can be said of one pull after the press: verdict, faults, void, restore, BAT. */
-const props = defineProps<{ pull: Pull, sentence: string }>()
+const props = defineProps<{ pull: Pull; sentence: string }>()
 const edition = useEdition()
 const reason = ref('')
-watch(() => props.pull.pullId, () => { reason.value = '' })
+watch(
+  () => props.pull.pullId,
+  () => {
+    reason.value = ''
+  },
+)
 
-const judge = (verdict: Verdict, given: string[]) => edition.tap('judge-pull', { pullId: props.pull.pullId, verdict, faults: given, rescued: props.pull.rescued, reason: reason.value })
+const judge = (verdict: Verdict, given: string[]) =>
+  edition.tap('judge-pull', {
+    pullId: props.pull.pullId,
+    verdict,
+    faults: given,
+    rescued: props.pull.rescued,
+    reason: reason.value,
+  })
 </script>
 
 <template>
   <div class="pull">
-    <p class="pull-said"><strong>{{ sentence }}</strong></p>
+    <p class="pull-said">
+      <strong>{{ sentence }}</strong>
+    </p>
     <div v-if="!edition.state!.closedAt" class="acts">
-      <VSelect :model-value="pull.verdict" label="Verdict" :items="[...verdicts]" @update:model-value="judge($event, pull.faults)" />
-      <VSelect :model-value="pull.faults" label="Faults" multiple :items="faults.map(f => ({ value: f.key, title: f.word, props: { subtitle: f.seen } }))" @update:model-value="judge(pull.verdict, $event)" />
+      <VSelect
+        :model-value="pull.verdict"
+        label="Verdict"
+        :items="[...verdicts]"
+        @update:model-value="judge($event, pull.faults)"
+      />
+      <VSelect
+        :model-value="pull.faults"
+        label="Faults"
+        multiple
+        :items="faults.map((f) => ({ value: f.key, title: f.word, props: { subtitle: f.seen } }))"
+        @update:model-value="judge(pull.verdict, $event)"
+      />
       <VTextField v-model="reason" label="Reason" placeholder="for voiding or replacing" />
       <VBtn class="quiet" @click="edition.tap('void-pull', { pullId: pull.pullId, reason })">Void</VBtn>
-      <VBtn v-if="pull.kind === 'proof' && edition.state!.bat?.pullId !== pull.pullId" class="quiet" @click="edition.tap('set-bat', { pullId: pull.pullId, reason })">Make it the BAT</VBtn>
+      <VBtn
+        v-if="pull.kind === 'proof' && edition.state!.bat?.pullId !== pull.pullId"
+        class="quiet"
+        @click="edition.tap('set-bat', { pullId: pull.pullId, reason })"
+        >Make it the BAT</VBtn
+      >
     </div>
   </div>
 </template>
 
 <style scoped>
-.acts { display: grid; grid-template-columns: 130px minmax(120px, 1fr) minmax(120px, 1fr) auto auto; gap: 18px; align-items: end; margin-top: 8px; }
-@media (max-width: 900px) { .acts { grid-template-columns: minmax(0, 1fr); } }
+.acts {
+  display: grid;
+  grid-template-columns: 130px minmax(120px, 1fr) minmax(120px, 1fr) auto auto;
+  gap: 18px;
+  align-items: end;
+  margin-top: 8px;
+}
+@media (max-width: 900px) {
+  .acts {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

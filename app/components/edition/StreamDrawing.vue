@@ -17,10 +17,46 @@ watch([() => props.stages, width], draw, { flush: 'post' })
 </template>
 
 <style>
-.stream { overflow-x: auto; }
-.stream svg { display: block; font-family: var(--sans); font-size: 12px; }
-.stream .post { fill: var(--ink); } .stream .flow { fill: #d9d2c2; } .stream .waiting-flow { fill: none; stroke: var(--faint); stroke-dasharray: 3 3; }
-.stream .doubtful-flow { fill: var(--stroke-doubtful); } .stream .loss { fill: none; stroke: var(--reject); }
-.stream .lost { fill: var(--reject); } .stream .label, .stream .said { fill: var(--soft); }
-.stream .sheets { fill: var(--sheet); text-anchor: middle; font-weight: 600; font-size: 14px; } .stream .sheets.outside { fill: var(--ink); }
+.stream {
+  overflow-x: auto;
+}
+.stream svg {
+  display: block;
+  font-family: var(--sans);
+  font-size: 12px;
+}
+.stream .post {
+  fill: var(--ink);
+}
+.stream .flow {
+  fill: #d9d2c2;
+}
+.stream .waiting-flow {
+  fill: none;
+  stroke: var(--faint);
+  stroke-dasharray: 3 3;
+}
+.stream .doubtful-flow {
+  fill: var(--stroke-doubtful);
+}
+.stream .loss {
+  fill: none;
+  stroke: var(--reject);
+}
+.stream .lost {
+  fill: var(--reject);
+}
+.stream .label,
+.stream .said {
+  fill: var(--soft);
+}
+.stream .sheets {
+  fill: var(--sheet);
+  text-anchor: middle;
+  font-weight: 600;
+  font-size: 14px;
+}
+.stream .sheets.outside {
+  fill: var(--ink);
+}
 </style>

@@ -8,12 +8,24 @@ import type { Layer } from '#core/edition/state'
 import { pigmentOf } from '#core/stores/slab'
 
 /** Two to four inks side by side on one roller: the strip on the slab, what it shows in between, and what would bridge it. */
-const props = defineProps<{ layer: Layer, across: number | null }>()
+const props = defineProps<{ layer: Layer; across: number | null }>()
 const edition = useEdition()
 const supplies = useSupplies()
 const { ofBatch } = useShelf()
 const keeping = useGiving()
-const blank = (): BlendPlan => props.layer.blend ?? { stripes: [{ batchId: '', at: 0.2 }, { batchId: '', at: 0.8 }], blend: 0.3, widening: 0.01, freshAfter: 12, avoid: null, severalDirections: false, thickness: usualFilm }
+const blank = (): BlendPlan =>
+  props.layer.blend ?? {
+    stripes: [
+      { batchId: '', at: 0.2 },
+      { batchId: '', at: 0.8 },
+    ],
+    blend: 0.3,
+    widening: 0.01,
+    freshAfter: 12,
+    avoid: null,
+    severalDirections: false,
+    thickness: usualFilm,
+  }
 const form = ref(JSON.parse(JSON.stringify(blank())) as BlendPlan)
 const draft = useDraft(`blend ${props.layer.id}`, form)
 const charges = ref(0)
@@ -21,26 +33,46 @@ const heeded = ref(true)
 const places = 90
 const paper = computed(() => edition.state!.overprint?.paper ?? usualPaper)
 const ground = computed(() => reflectanceOf(paper.value))
-const stripes = computed(() => form.value.stripes.map(stripe => ({ at: stripe.at, mix: ofBatch(stripe.batchId) })))
-const ready = computed(() => stripes.value.every(stripe => stripe.mix !== null))
+const stripes = computed(() => form.value.stripes.map((stripe) => ({ at: stripe.at, mix: ofBatch(stripe.batchId) })))
+const ready = computed(() => stripes.value.every((stripe) => stripe.mix !== null))
 const blendNow = computed(() => blendAfter(form.value.blend, charges.value, form.value.widening))
-const strip = computed(() => (ready.value ? rolled(ground.value, stripes.value.map(stripe => ({ at: stripe.at, tinting: 1, pigment: stripe.mix!.pigment })), blendNow.value, form.value.thickness, places) : []))
+const strip = computed(() =>
+  ready.value
+    ? rolled(
+        ground.value,
+        stripes.value.map((stripe) => ({ at: stripe.at, tinting: 1, pigment: stripe.mix!.pigment })),
+        blendNow.value,
+        form.value.thickness,
+        places,
+      )
+    : [],
+)
 const unwanted = computed(() => (form.value.avoid ? stretchesOf(strip.value, form.value.avoid) : []))
 const roller = computed(() => props.layer.rollUp?.roller ?? null)
 const narrow = computed(() => roller.value !== null && props.across !== null && roller.value.width < props.across)
 const bridging = computed(() => {
   if (!form.value.avoid || unwanted.value.length === 0 || form.value.stripes.length > 3) return []
   const middle = (unwanted.value[0]!.from + unwanted.value[0]!.to) / 2
-  const after = Math.max(1, stripes.value.findIndex(stripe => stripe.at > middle))
-  const pair = [stripes.value[after - 1]!, stripes.value[after]!].map(stripe => ({ at: stripe.at, tinting: 1, pigment: stripe.mix!.pigment }))
+  const after = Math.max(
+    1,
+    stripes.value.findIndex((stripe) => stripe.at > middle),
+  )
+  const pair = [stripes.value[after - 1]!, stripes.value[after]!].map((stripe) => ({
+    at: stripe.at,
+    tinting: 1,
+    pigment: stripe.mix!.pigment,
+  }))
   const shelf = supplies.tubs.flatMap((tub) => {
     const pigment = tub.nature === 'oil' || tub.nature === 'drier' ? null : pigmentOf(tub)
     return pigment ? [{ tub, pigment, tinting: tub.tinting }] : []
   })
-  return bridges(ground.value, [pair[0]!, pair[1]!], shelf, form.value.avoid, blendNow.value, form.value.thickness).slice(0, 3).map(bridge => ({ ...bridge, tub: shelf[bridge.index]!.tub }))
+  return bridges(ground.value, [pair[0]!, pair[1]!], shelf, form.value.avoid, blendNow.value, form.value.thickness)
+    .slice(0, 3)
+    .map((bridge) => ({ ...bridge, tub: shelf[bridge.index]!.tub }))
 })
 async function save() {
-  if (await keeping.giving(() => edition.give('plan-blend', { layerId: props.layer.id, blend: form.value }))) draft.done()
+  if (await keeping.giving(() => edition.give('plan-blend', { layerId: props.layer.id, blend: form.value })))
+    draft.done()
 }
 async function without() {
   if (await keeping.giving(() => edition.give('plan-blend', { layerId: props.layer.id, blend: null }))) draft.done()
@@ -50,40 +82,181 @@ async function without() {
 <template>
   <div>
     <figure v-if="ready" class="slab">
-      <svg :viewBox="`0 0 ${places * 8} 104`" role="img" :aria-label="`Blended strip of ${form.stripes.length} inks${unwanted.length > 0 ? `, ${form.avoid} shows in it` : ''}`">
-        <rect :width="places * 8" height="104" :fill="paper" /><rect v-for="(seen, i) in strip" :key="i" :x="i * 8" y="10" width="8.4" height="72" :fill="hexOf(seen)" />
-        <path v-for="(stretch, i) in unwanted" :key="`u${i}`" :d="`M${stretch.from * places * 8},88 H${stretch.to * places * 8}`" class="unwanted" />
-        <path v-for="(stripe, i) in form.stripes" :key="`s${i}`" :d="`M${stripe.at * places * 8},98 l-5,6 h10 z`" class="middle" />
+      <svg
+        :viewBox="`0 0 ${places * 8} 104`"
+        role="img"
+        :aria-label="`Blended strip of ${form.stripes.length} inks${unwanted.length > 0 ? `, ${form.avoid} shows in it` : ''}`"
+      >
+        <rect :width="places * 8" height="104" :fill="paper" />
+        <rect v-for="(seen, i) in strip" :key="i" :x="i * 8" y="10" width="8.4" height="72" :fill="hexOf(seen)" />
+        <path
+          v-for="(stretch, i) in unwanted"
+          :key="`u${i}`"
+          :d="`M${stretch.from * places * 8},88 H${stretch.to * places * 8}`"
+          class="unwanted"
+        />
+        <path
+          v-for="(stripe, i) in form.stripes"
+          :key="`s${i}`"
+          :d="`M${stripe.at * places * 8},98 l-5,6 h10 z`"
+          class="middle"
+        />
       </svg>
-      <figcaption class="soft">The roller’s width on this paper, {{ charges === 0 ? 'freshly laid' : `after ${charges} charges` }}; a prediction.</figcaption>
+      <figcaption class="soft">
+        The roller’s width on this paper, {{ charges === 0 ? 'freshly laid' : `after ${charges} charges` }}; a
+        prediction.
+      </figcaption>
     </figure>
     <p v-else class="soft">Choose a batch for each stripe, and the blend is laid out here.</p>
-    <p v-if="unwanted.length > 0" class="warning">{{ form.avoid![0]!.toUpperCase() + form.avoid!.slice(1) }} shows in the middle, over {{ Math.round(unwanted.reduce((sum, s) => sum + s.to - s.from, 0) * 100) }} % of the roller.<template v-if="bridging.length > 0"> Between the two could go: {{ bridging.map(bridge => `${bridge.tub.name} (${bridge.clear ? 'keeps it clear' : `${Math.round(bridge.shown * 100)} % left`})`).join(', ') }}.</template></p>
+    <p v-if="unwanted.length > 0" class="warning">
+      {{ form.avoid![0]!.toUpperCase() + form.avoid!.slice(1) }} shows in the middle, over
+      {{ Math.round(unwanted.reduce((sum, s) => sum + s.to - s.from, 0) * 100) }} % of the roller.<template
+        v-if="bridging.length > 0"
+      >
+        Between the two could go:
+        {{
+          bridging
+            .map(
+              (bridge) =>
+                `${bridge.tub.name} (${bridge.clear ? 'keeps it clear' : `${Math.round(bridge.shown * 100)} % left`})`,
+            )
+            .join(', ')
+        }}.</template
+      >
+    </p>
     <template v-if="heeded">
-      <p v-if="narrow" class="warning">The block is wider than {{ roller!.name }}: the blend will not reach its edges. <button type="button" @click="heeded = false">It is meant so</button></p>
-      <p v-if="form.severalDirections" class="warning">Rolled in more than one direction the colours mix all over the block. <button type="button" @click="heeded = false">It is meant so</button></p>
+      <p v-if="narrow" class="warning">
+        The block is wider than {{ roller!.name }}: the blend will not reach its edges.
+        <button type="button" @click="heeded = false">It is meant so</button>
+      </p>
+      <p v-if="form.severalDirections" class="warning">
+        Rolled in more than one direction the colours mix all over the block.
+        <button type="button" @click="heeded = false">It is meant so</button>
+      </p>
     </template>
     <div v-for="(stripe, i) in form.stripes" :key="i" class="stripe">
-      <VSelect v-model="stripe.batchId" :label="`Stripe ${i + 1}`" :items="supplies.batches.map(batch => ({ value: batch.id, title: batch.name }))" no-data-text="No ink is mixed yet" />
-      <label class="soft">its middle, {{ Math.round(stripe.at * 100) }} % <input v-model.number="stripe.at" type="range" min="0" max="1" step="0.01" :aria-label="`Middle of stripe ${i + 1}`"></label>
-      <button v-if="form.stripes.length > 2" type="button" class="out" :aria-label="`Take out stripe ${i + 1}`" @click="form.stripes.splice(i, 1)">Take out</button>
+      <VSelect
+        v-model="stripe.batchId"
+        :label="`Stripe ${i + 1}`"
+        :items="supplies.batches.map((batch) => ({ value: batch.id, title: batch.name }))"
+        no-data-text="No ink is mixed yet"
+      />
+      <label class="soft"
+        >its middle, {{ Math.round(stripe.at * 100) }} %
+        <input
+          v-model.number="stripe.at"
+          type="range"
+          min="0"
+          max="1"
+          step="0.01"
+          :aria-label="`Middle of stripe ${i + 1}`"
+      /></label>
+      <button
+        v-if="form.stripes.length > 2"
+        type="button"
+        class="out"
+        :aria-label="`Take out stripe ${i + 1}`"
+        @click="form.stripes.splice(i, 1)"
+      >
+        Take out
+      </button>
     </div>
     <div class="fields set">
-      <label class="soft">blend, {{ Math.round(form.blend * 100) }} % <input v-model.number="form.blend" type="range" min="0" max="1" step="0.01" aria-label="Width of the blend"></label>
-      <label class="soft">widens {{ (form.widening * 100).toFixed(1) }} % a charge <input v-model.number="form.widening" type="range" min="0" max="0.05" step="0.001" aria-label="Widening with each charge"></label>
-      <label class="soft">seen after {{ charges }} charges <input v-model.number="charges" type="range" min="0" max="60" aria-label="Charges so far"></label>
+      <label class="soft"
+        >blend, {{ Math.round(form.blend * 100) }} %
+        <input v-model.number="form.blend" type="range" min="0" max="1" step="0.01" aria-label="Width of the blend"
+      /></label>
+      <label class="soft"
+        >widens {{ (form.widening * 100).toFixed(1) }} % a charge
+        <input
+          v-model.number="form.widening"
+          type="range"
+          min="0"
+          max="0.05"
+          step="0.001"
+          aria-label="Widening with each charge"
+      /></label>
+      <label class="soft"
+        >seen after {{ charges }} charges
+        <input v-model.number="charges" type="range" min="0" max="60" aria-label="Charges so far"
+      /></label>
       <VSelect v-model="form.avoid" label="Hue to keep out" clearable :items="[...hueNames]" />
       <VTextField v-model.number="form.freshAfter" label="Lay it fresh after" inputmode="numeric" suffix="charges" />
       <VCheckbox v-model="form.severalDirections" label="rolled in several directions" />
     </div>
     <p v-if="keeping.fault.value" class="trouble" role="alert">{{ keeping.fault.value }}</p>
-    <div v-if="!edition.state!.closedAt" class="buttons"><VBtn :loading="keeping.busy.value" @click="save">Keep the blend</VBtn><VBtn v-if="form.stripes.length < 4" class="quiet" @click="form.stripes.push({ batchId: '', at: Math.min(1, form.stripes.at(-1)!.at + 0.1) })">One more stripe</VBtn><VBtn v-if="layer.blend" class="quiet" @click="without">No blend on this layer</VBtn></div>
+    <div v-if="!edition.state!.closedAt" class="buttons">
+      <VBtn :loading="keeping.busy.value" @click="save">Keep the blend</VBtn
+      ><VBtn
+        v-if="form.stripes.length < 4"
+        class="quiet"
+        @click="form.stripes.push({ batchId: '', at: Math.min(1, form.stripes.at(-1)!.at + 0.1) })"
+        >One more stripe</VBtn
+      ><VBtn v-if="layer.blend" class="quiet" @click="without">No blend on this layer</VBtn>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.slab { max-width: 720px; } svg { width: 100%; height: auto; display: block; border: 1px solid var(--rule); } figcaption { font-size: 0.82rem; padding: 4px 0 10px; }
-.unwanted { stroke: var(--reject); stroke-width: 4; } .middle { fill: var(--ink); } .warning { color: var(--doubtful); font-weight: 600; font-size: 0.92rem; padding-bottom: 8px; } .warning button, .out { color: var(--green); text-decoration: underline; text-underline-offset: 3px; font-weight: 400; min-height: 28px; }
-.stripe { display: grid; grid-template-columns: minmax(160px, 260px) 220px auto; gap: 20px; align-items: end; padding-bottom: 4px; } label { display: grid; font-size: 0.84rem; } input[type='range'] { accent-color: var(--green); min-height: 30px; } .set { margin-top: 12px; align-items: end; }
-@media (max-width: 640px) { .stripe { grid-template-columns: minmax(0, 1fr); } input[type='range'] { width: 100%; } }
+.slab {
+  max-width: 720px;
+}
+svg {
+  width: 100%;
+  height: auto;
+  display: block;
+  border: 1px solid var(--rule);
+}
+figcaption {
+  font-size: 0.82rem;
+  padding: 4px 0 10px;
+}
+.unwanted {
+  stroke: var(--reject);
+  stroke-width: 4;
+}
+.middle {
+  fill: var(--ink);
+}
+.warning {
+  color: var(--doubtful);
+  font-weight: 600;
+  font-size: 0.92rem;
+  padding-bottom: 8px;
+}
+.warning button,
+.out {
+  color: var(--green);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  font-weight: 400;
+  min-height: 28px;
+}
+.stripe {
+  display: grid;
+  grid-template-columns: minmax(160px, 260px) 220px auto;
+  gap: 20px;
+  align-items: end;
+  padding-bottom: 4px;
+}
+label {
+  display: grid;
+  font-size: 0.84rem;
+}
+input[type='range'] {
+  accent-color: var(--green);
+  min-height: 30px;
+}
+.set {
+  margin-top: 12px;
+  align-items: end;
+}
+@media (max-width: 640px) {
+  .stripe {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  input[type='range'] {
+    width: 100%;
+  }
+}
 </style>

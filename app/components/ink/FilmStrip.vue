@@ -2,11 +2,20 @@
 import type { Pigment } from '#core/ink/kubelka-munk'
 
 /** One ink on one paper from a thin film to a thick one, the film in use marked. */
-const props = defineProps<{ pigment: Pigment | null, paper: string, thickness: number, label: string }>()
+const props = defineProps<{ pigment: Pigment | null; paper: string; thickness: number; label: string }>()
 const steps = 15
-const films = computed(() => Array.from({ length: steps }, (_, i) => ({ thickness: i + 1, hex: props.pigment ? filmHex(props.pigment, props.paper, i + 1) : props.paper })))
+const films = computed(() =>
+  Array.from({ length: steps }, (_, i) => ({
+    thickness: i + 1,
+    hex: props.pigment ? filmHex(props.pigment, props.paper, i + 1) : props.paper,
+  })),
+)
 const chosen = computed(() => (props.pigment ? filmHex(props.pigment, props.paper, props.thickness) : null))
-const said = computed(() => (chosen.value ? `${props.label}: about ${chosen.value} at ${props.thickness} µm on this paper` : `${props.label}: nobody knows its colour yet`))
+const said = computed(() =>
+  chosen.value
+    ? `${props.label}: about ${chosen.value} at ${props.thickness} µm on this paper`
+    : `${props.label}: nobody knows its colour yet`,
+)
 </script>
 
 <template>
@@ -17,13 +26,30 @@ const said = computed(() => (chosen.value ? `${props.label}: about ${chosen.valu
       <rect v-if="chosen" x="0" y="6" width="450" height="52" :fill="chosen" />
       <path v-if="pigment" :d="`M${Math.min(steps, Math.max(1, thickness)) * 30 - 15},58 l5,8 h-10 z`" class="mark" />
     </svg>
-    <figcaption class="soft"><span>1 µm, thin</span><span>{{ thickness }} µm{{ chosen ? '' : ', colour not known' }}</span><span>15 µm, thick</span></figcaption>
+    <figcaption class="soft">
+      <span>1 µm, thin</span><span>{{ thickness }} µm{{ chosen ? '' : ', colour not known' }}</span
+      ><span>15 µm, thick</span>
+    </figcaption>
   </figure>
 </template>
 
 <style scoped>
-.film { max-width: 560px; }
-svg { width: 100%; height: auto; display: block; border: 1px solid var(--rule); }
-.mark { fill: var(--ink); }
-figcaption { display: flex; justify-content: space-between; font-size: 0.8rem; padding-top: 4px; }
+.film {
+  max-width: 560px;
+}
+svg {
+  width: 100%;
+  height: auto;
+  display: block;
+  border: 1px solid var(--rule);
+}
+.mark {
+  fill: var(--ink);
+}
+figcaption {
+  display: flex;
+  justify-content: space-between;
+  font-size: 0.8rem;
+  padding-top: 4px;
+}
 </style>

@@ -9,46 +9,133 @@ const props = defineProps<{ layer: Layer }>()
 const edition = useEdition()
 const supplies = useSupplies()
 const { ofBatch } = useShelf()
-const runs = computed(() => supplies.batches.flatMap(batch => batch.runs))
-const density = computed(() => new Map(props.layer.zones.flatMap((zone) => {
-  const mix = ofBatch(zone.batchId)
-  return mix ? [[zone.id, mix.density] as const] : []
-})))
+const runs = computed(() => supplies.batches.flatMap((batch) => batch.runs))
+const density = computed(
+  () =>
+    new Map(
+      props.layer.zones.flatMap((zone) => {
+        const mix = ofBatch(zone.batchId)
+        return mix ? [[zone.id, mix.density] as const] : []
+      }),
+    ),
+)
 const to = computed(() => pullsToCome(edition.state!, props.layer.id))
-const needs = computed(() => inkNeed(edition.state!, props.layer.id, runs.value, density.value).map((need) => {
-  const zone = props.layer.zones.find(known => known.id === need.zoneId)!
-  const batch = supplies.batches.find(known => known.id === zone.batchId) ?? null
-  const least = need.amount.total * filmRange.least / need.guess.film
-  const most = need.amount.total * filmRange.most / need.guess.film
-  return { ...need, zone, batch, least, most, short: batch ? need.amount.total * 1000 - batch.left : null }
-}))
+const needs = computed(() =>
+  inkNeed(edition.state!, props.layer.id, runs.value, density.value).map((need) => {
+    const zone = props.layer.zones.find((known) => known.id === need.zoneId)!
+    const batch = supplies.batches.find((known) => known.id === zone.batchId) ?? null
+    const least = (need.amount.total * filmRange.least) / need.guess.film
+    const most = (need.amount.total * filmRange.most) / need.guess.film
+    return { ...need, zone, batch, least, most, short: batch ? need.amount.total * 1000 - batch.left : null }
+  }),
+)
 const g = (value: number) => `${value.toFixed(1)} g`
 </script>
 
 <template>
   <div>
-    <p class="soft">{{ to.sheets }} sheets to pull<template v-if="to.warmUps + to.proofs > 0">, {{ to.warmUps + to.proofs }} warm-ups and proofs</template>.</p>
+    <p class="soft">
+      {{ to.sheets }} sheets to pull<template v-if="to.warmUps + to.proofs > 0"
+        >, {{ to.warmUps + to.proofs }} warm-ups and proofs</template
+      >.
+    </p>
     <section v-for="need in needs" :key="need.zoneId" class="need">
-      <h3>{{ need.zone.name }}<span class="soft"> {{ need.zone.batchName || 'no batch yet' }}</span></h3>
+      <h3>
+        {{ need.zone.name }}<span class="soft"> {{ need.zone.batchName || 'no batch yet' }}</span>
+      </h3>
       <p v-if="need.job.impressions === 0" class="said">Nothing is left to pull with it.</p>
-      <p v-else-if="need.batch && need.short !== null && need.short > 0" class="said trouble">Not enough for the rest of the edition: {{ grams(need.batch.left) }} left, about {{ g(need.amount.total) }} needed. Top it up while it can still be matched. <NuxtLink :to="`/ink/mix?more=${need.batch.id}&edition=${edition.id}&layer=${layer.id}&zone=${need.zoneId}`">Top up</NuxtLink></p>
-      <p v-else-if="need.batch" class="said enough">Enough for the rest of the edition: {{ grams(need.batch.left) }} left, about {{ g(need.amount.total) }} needed.</p>
-      <p v-else class="said">About <strong>{{ g(need.amount.total) }}</strong> to mix. <NuxtLink :to="`/ink/mix?edition=${edition.id}&layer=${layer.id}&zone=${need.zoneId}&grams=${need.amount.total.toFixed(1)}&paper=${encodeURIComponent(edition.state!.overprint?.paper ?? usualPaper)}`">Mix it</NuxtLink></p>
+      <p v-else-if="need.batch && need.short !== null && need.short > 0" class="said trouble">
+        Not enough for the rest of the edition: {{ grams(need.batch.left) }} left, about
+        {{ g(need.amount.total) }} needed. Top it up while it can still be matched.
+        <NuxtLink :to="`/ink/mix?more=${need.batch.id}&edition=${edition.id}&layer=${layer.id}&zone=${need.zoneId}`"
+          >Top up</NuxtLink
+        >
+      </p>
+      <p v-else-if="need.batch" class="said enough">
+        Enough for the rest of the edition: {{ grams(need.batch.left) }} left, about {{ g(need.amount.total) }} needed.
+      </p>
+      <p v-else class="said">
+        About <strong>{{ g(need.amount.total) }}</strong> to mix.
+        <NuxtLink
+          :to="`/ink/mix?edition=${edition.id}&layer=${layer.id}&zone=${need.zoneId}&grams=${need.amount.total.toFixed(1)}&paper=${encodeURIComponent(edition.state!.overprint?.paper ?? usualPaper)}`"
+          >Mix it</NuxtLink
+        >
+      </p>
       <table v-if="need.job.impressions > 0" class="ruled">
         <tbody>
-          <tr><td>on the prints</td><td class="soft">{{ need.job.impressions }} × {{ need.amount.anImpression.toFixed(3) }} g: {{ (need.job.blockArea / 100).toFixed(0) }} cm², {{ percent(need.job.inkedShare) }} inked, {{ need.guess.film.toFixed(1) }} µm, {{ need.guess.density.toFixed(2) }} g/cm³</td><td class="number">{{ g(need.amount.prints) }}</td></tr>
-          <tr v-if="need.amount.wiped > 0"><td>wiped or masked away</td><td class="soft">{{ percent(need.job.wipedShare) }} of the block at every pull</td><td class="number">{{ g(need.amount.wiped) }}</td></tr>
-          <tr><td>on roller and slab</td><td class="soft">{{ need.job.sessions }} wash-{{ need.job.sessions === 1 ? 'up' : 'ups' }}, {{ ((need.job.rollerSurface + need.job.slabArea) / 100).toFixed(0) }} cm², {{ need.guess.held }} µm</td><td class="number">{{ g(need.amount.held) }}</td></tr>
-          <tr><td>lost in handling</td><td class="soft">{{ percent(need.guess.loss) }} of the sum</td><td class="number">{{ g(need.amount.loss) }}</td></tr>
-          <tr class="sum"><td>in all</td><td class="soft">{{ need.measured > 0 ? `the film rests on ${(need.measured / 1e6).toFixed(1)} m² printed here` : `between ${g(need.least)} and ${g(need.most)}: film from ${filmRange.least} to ${filmRange.most} µm` }}</td><td class="number">{{ g(need.amount.total) }}</td></tr>
+          <tr>
+            <td>on the prints</td>
+            <td class="soft">
+              {{ need.job.impressions }} × {{ need.amount.anImpression.toFixed(3) }} g:
+              {{ (need.job.blockArea / 100).toFixed(0) }} cm², {{ percent(need.job.inkedShare) }} inked,
+              {{ need.guess.film.toFixed(1) }} µm, {{ need.guess.density.toFixed(2) }} g/cm³
+            </td>
+            <td class="number">{{ g(need.amount.prints) }}</td>
+          </tr>
+          <tr v-if="need.amount.wiped > 0">
+            <td>wiped or masked away</td>
+            <td class="soft">{{ percent(need.job.wipedShare) }} of the block at every pull</td>
+            <td class="number">{{ g(need.amount.wiped) }}</td>
+          </tr>
+          <tr>
+            <td>on roller and slab</td>
+            <td class="soft">
+              {{ need.job.sessions }} wash-{{ need.job.sessions === 1 ? 'up' : 'ups' }},
+              {{ ((need.job.rollerSurface + need.job.slabArea) / 100).toFixed(0) }} cm², {{ need.guess.held }} µm
+            </td>
+            <td class="number">{{ g(need.amount.held) }}</td>
+          </tr>
+          <tr>
+            <td>lost in handling</td>
+            <td class="soft">{{ percent(need.guess.loss) }} of the sum</td>
+            <td class="number">{{ g(need.amount.loss) }}</td>
+          </tr>
+          <tr class="sum">
+            <td>in all</td>
+            <td class="soft">
+              {{
+                need.measured > 0
+                  ? `the film rests on ${(need.measured / 1e6).toFixed(1)} m² printed here`
+                  : `between ${g(need.least)} and ${g(need.most)}: film from ${filmRange.least} to ${filmRange.most} µm`
+              }}
+            </td>
+            <td class="number">{{ g(need.amount.total) }}</td>
+          </tr>
         </tbody>
       </table>
-      <p v-if="need.guessed.length > 0 && need.job.impressions > 0" class="soft guessed">Guessed: {{ need.guessed.join('; ') }}.</p>
+      <p v-if="need.guessed.length > 0 && need.job.impressions > 0" class="soft guessed">
+        Guessed: {{ need.guessed.join('; ') }}.
+      </p>
     </section>
   </div>
 </template>
 
 <style scoped>
-.need { padding: 10px 0 6px; } h3 span { font-family: var(--sans); font-weight: 400; font-size: 0.88rem; padding-left: 8px; } .said { padding: 4px 0 8px; } .enough { color: var(--green); font-weight: 600; }
-.sum td { border-bottom: 3px double var(--ink); font-weight: 600; } .sum td.soft { font-weight: 400; } .guessed { font-size: 0.84rem; padding-top: 6px; }
+.need {
+  padding: 10px 0 6px;
+}
+h3 span {
+  font-family: var(--sans);
+  font-weight: 400;
+  font-size: 0.88rem;
+  padding-left: 8px;
+}
+.said {
+  padding: 4px 0 8px;
+}
+.enough {
+  color: var(--green);
+  font-weight: 600;
+}
+.sum td {
+  border-bottom: 3px double var(--ink);
+  font-weight: 600;
+}
+.sum td.soft {
+  font-weight: 400;
+}
+.guessed {
+  font-size: 0.84rem;
+  padding-top: 6px;
+}
 </style>

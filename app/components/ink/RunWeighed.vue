@@ -4,35 +4,98 @@ import { inkNeed } from '#core/run/ink-need'
 import type { BatchSummary } from '#shared/replies/replies'
 
 /** What the pulls of one layer took of a batch, weighed: the film it makes counts for the room from then on. */
-const props = defineProps<{ batch: BatchSummary, layerId: string }>()
+const props = defineProps<{ batch: BatchSummary; layerId: string }>()
 const emit = defineEmits<{ done: [] }>()
 const edition = useEdition()
 const session = useSession()
 const { ofBatch } = useShelf()
 const { busy, fault, giving } = useGiving()
-const form = ref({ used: String(Math.max(0, props.batch.mixed - props.batch.left - props.batch.scraped) / 1000), sessions: '1' })
-const pulls = computed(() => edition.state!.pulls.filter(pull => !pull.voided && pull.disputed === null && pull.layerId === props.layerId && pull.batchIds.includes(props.batch.id)).length)
-const need = computed(() => {
-  const zone = edition.state!.layers.find(layer => layer.id === props.layerId)?.zones.find(known => known.batchId === props.batch.id)
-  return inkNeed(edition.state!, props.layerId, []).find(one => one.zoneId === zone?.id) ?? null
+const form = ref({
+  used: String(Math.max(0, props.batch.mixed - props.batch.left - props.batch.scraped) / 1000),
+  sessions: '1',
 })
-const area = computed(() => (need.value ? pulls.value * need.value.job.blockArea * (need.value.job.inkedShare + need.value.job.wipedShare) : 0))
-const film = computed(() => (need.value
-  ? filmOfRun({ mixed: typedNumber(form.value.used), left: 0, scraped: 0, area: area.value, sessions: typedNumber(form.value.sessions), rollerSurface: need.value.job.rollerSurface, slabArea: need.value.job.slabArea }, { ...inkGuesses.press, density: ofBatch(props.batch.id)?.density ?? inkGuesses.press.density })
-  : null))
+const pulls = computed(
+  () =>
+    edition.state!.pulls.filter(
+      (pull) =>
+        !pull.voided &&
+        pull.disputed === null &&
+        pull.layerId === props.layerId &&
+        pull.batchIds.includes(props.batch.id),
+    ).length,
+)
+const need = computed(() => {
+  const zone = edition
+    .state!.layers.find((layer) => layer.id === props.layerId)
+    ?.zones.find((known) => known.batchId === props.batch.id)
+  return inkNeed(edition.state!, props.layerId, []).find((one) => one.zoneId === zone?.id) ?? null
+})
+const area = computed(() =>
+  need.value ? pulls.value * need.value.job.blockArea * (need.value.job.inkedShare + need.value.job.wipedShare) : 0,
+)
+const film = computed(() =>
+  need.value
+    ? filmOfRun(
+        {
+          mixed: typedNumber(form.value.used),
+          left: 0,
+          scraped: 0,
+          area: area.value,
+          sessions: typedNumber(form.value.sessions),
+          rollerSurface: need.value.job.rollerSurface,
+          slabArea: need.value.job.slabArea,
+        },
+        { ...inkGuesses.press, density: ofBatch(props.batch.id)?.density ?? inkGuesses.press.density },
+      )
+    : null,
+)
 
 async function count() {
   if (film.value === null) return
-  if (await giving(() => session.give(`batch:${props.batch.id}`, 'weigh-run', { editionStream: edition.state!.stream, layerId: props.layerId, milligrams: Math.round(typedNumber(form.value.used) * 1000), area: area.value, film: film.value }))) emit('done')
+  if (
+    await giving(() =>
+      session.give(`batch:${props.batch.id}`, 'weigh-run', {
+        editionStream: edition.state!.stream,
+        layerId: props.layerId,
+        milligrams: Math.round(typedNumber(form.value.used) * 1000),
+        area: area.value,
+        film: film.value,
+      }),
+    )
+  )
+    emit('done')
 }
 </script>
 
 <template>
   <form @submit.prevent="count">
-    <p class="soft">{{ pulls }} pulls of this layer with {{ batch.name }}, {{ (area / 1e6).toFixed(2) }} m² printed and wiped.</p>
-    <div class="fields"><VTextField v-model="form.used" label="Used, left and scrapings taken off" inputmode="decimal" suffix="g" /><VTextField v-model="form.sessions" label="Wash-ups in it" inputmode="numeric" /><VBtn type="submit" class="quiet" :disabled="film === null" :loading="busy">Count it</VBtn></div>
-    <p v-if="film !== null"><strong>{{ film.toFixed(1) }} µm</strong> on the paper. Counted, it moves the room’s film by its printed area.</p>
-    <p v-else class="soft">{{ pulls === 0 ? 'Nothing was pulled with it yet.' : 'Less went than roller and slab alone hold: check the weight and the wash-ups.' }}</p>
+    <p class="soft">
+      {{ pulls }} pulls of this layer with {{ batch.name }}, {{ (area / 1e6).toFixed(2) }} m² printed and wiped.
+    </p>
+    <div class="fields">
+      <VTextField
+        v-model="form.used"
+        label="Used, left and scrapings taken off"
+        inputmode="decimal"
+        suffix="g"
+      /><VTextField v-model="form.sessions" label="Wash-ups in it" inputmode="numeric" /><VBtn
+        type="submit"
+        class="quiet"
+        :disabled="film === null"
+        :loading="busy"
+        >Count it</VBtn
+      >
+    </div>
+    <p v-if="film !== null">
+      <strong>{{ film.toFixed(1) }} µm</strong> on the paper. Counted, it moves the room’s film by its printed area.
+    </p>
+    <p v-else class="soft">
+      {{
+        pulls === 0
+          ? 'Nothing was pulled with it yet.'
+          : 'Less went than roller and slab alone hold: check the weight and the wash-ups.'
+      }}
+    </p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
   </form>
 </template>

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { pastEditionColumns, type PastEdition, type PastEditionRow, readPastEdition, readPastEditions, type ReadRows } from '#core/plan/past-editions'
+import {
+  pastEditionColumns,
+  type PastEdition,
+  type PastEditionRow,
+  readPastEdition,
+  readPastEditions,
+  type ReadRows,
+} from '#core/plan/past-editions'
 import { type Method, methods } from '#core/plan/plan'
 import { type Work, works } from '#core/plan/work'
 
@@ -8,12 +15,20 @@ const props = defineProps<{ past: readonly PastEdition[] }>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
-const blank = () => ({ title: '', method: 'single' as Method, work: 'press' as Work, passed: '', rejected: '', finished: '', lost: '' })
+const blank = () => ({
+  title: '',
+  method: 'single' as Method,
+  work: 'press' as Work,
+  passed: '',
+  rejected: '',
+  finished: '',
+  lost: '',
+})
 const form = ref(blank())
 const draft = useDraft('past edition', form)
 const read = ref<ReadRows | null>(null)
 const said = ref('')
-const withdrawing = ref<{ id: string, reason: string } | null>(null)
+const withdrawing = ref<{ id: string; reason: string } | null>(null)
 const mostBytes = 1024 * 1024
 
 async function give(editions: PastEditionRow[]): Promise<boolean> {
@@ -41,7 +56,9 @@ async function choose(event: Event) {
   if (!file) return
   fault.value = said.value = ''
   read.value = null
-  if (file.size > mostBytes) return void (fault.value = 'The file has more than 1 MB. A past edition takes one line; cut the file into smaller ones.')
+  if (file.size > mostBytes)
+    return void (fault.value =
+      'The file has more than 1 MB. A past edition takes one line; cut the file into smaller ones.')
   const { default: Papa } = await import('papaparse')
   const text = (await file.text()).replace(/^\uFEFF/, '')
   // Spreadsheets write commas, semicolons or tabs, so the delimiter is found from the file.
@@ -61,39 +78,130 @@ async function withdraw() {
   }
 }
 
-const template = () => download(`${pastEditionColumns.join(',')}\nOld Pier,single,press,96,4,30,1\n`, 'text/csv', 'past-editions.csv')
+const template = () =>
+  download(`${pastEditionColumns.join(',')}\nOld Pier,single,press,96,4,30,1\n`, 'text/csv', 'past-editions.csv')
 const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.passed + edition.rejected, 0))
 </script>
 
 <template>
   <div>
-    <p class="soft">Totals only: they move the pass rates that plans start from and never become pulls. {{ past.length }} {{ past.length === 1 ? 'edition' : 'editions' }} with {{ pulls }} pulls {{ past.length === 1 ? 'is' : 'are' }} in the book.</p>
+    <p class="soft">
+      Totals only: they move the pass rates that plans start from and never become pulls. {{ past.length }}
+      {{ past.length === 1 ? 'edition' : 'editions' }} with {{ pulls }} pulls {{ past.length === 1 ? 'is' : 'are' }} in
+      the book.
+    </p>
     <table v-if="past.length > 0" class="ruled">
-      <thead><tr><th>Title</th><th>Method</th><th>Printed</th><th class="number">Passed</th><th class="number">Rejected</th><th class="number">Finished</th><th class="number">Lost after</th><th /></tr></thead>
-      <tbody><tr v-for="edition in past" :key="edition.id"><td>{{ edition.title }}</td><td>{{ edition.method }}</td><td>{{ edition.work }}</td><td class="number">{{ edition.passed }}</td><td class="number">{{ edition.rejected }}</td><td class="number">{{ edition.finished }}</td><td class="number">{{ edition.lost }}</td><td class="number"><button type="button" class="take" :aria-label="`Take out ${edition.title}`" @click="withdrawing = { id: edition.id, reason: '' }">Take out</button></td></tr></tbody>
+      <thead>
+        <tr>
+          <th>Title</th>
+          <th>Method</th>
+          <th>Printed</th>
+          <th class="number">Passed</th>
+          <th class="number">Rejected</th>
+          <th class="number">Finished</th>
+          <th class="number">Lost after</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="edition in past" :key="edition.id">
+          <td>{{ edition.title }}</td>
+          <td>{{ edition.method }}</td>
+          <td>{{ edition.work }}</td>
+          <td class="number">{{ edition.passed }}</td>
+          <td class="number">{{ edition.rejected }}</td>
+          <td class="number">{{ edition.finished }}</td>
+          <td class="number">{{ edition.lost }}</td>
+          <td class="number">
+            <button
+              type="button"
+              class="take"
+              :aria-label="`Take out ${edition.title}`"
+              @click="withdrawing = { id: edition.id, reason: '' }"
+            >
+              Take out
+            </button>
+          </td>
+        </tr>
+      </tbody>
     </table>
     <form v-if="withdrawing" class="fields" @submit.prevent="withdraw">
       <VTextField v-model="withdrawing.reason" class="wide" label="Why these totals no longer count" />
-      <div class="buttons"><VBtn type="submit" :loading="busy">Take them out</VBtn><VBtn class="quiet" @click="withdrawing = null">Leave them</VBtn></div>
+      <div class="buttons">
+        <VBtn type="submit" :loading="busy">Take them out</VBtn
+        ><VBtn class="quiet" @click="withdrawing = null">Leave them</VBtn>
+      </div>
     </form>
     <form @submit.prevent="type">
       <div class="fields past">
-        <VTextField v-model="form.title" label="A past edition" placeholder="title" /><VSelect v-model="form.method" label="Method" :items="[...methods]" /><VSelect v-model="form.work" label="Printed" :items="[...works]" />
-        <VTextField v-model="form.passed" label="Pulls passed" inputmode="numeric" /><VTextField v-model="form.rejected" label="Pulls rejected" inputmode="numeric" /><VTextField v-model="form.finished" label="Prints finished" inputmode="numeric" /><VTextField v-model="form.lost" label="Lost after pulling" inputmode="numeric" />
+        <VTextField v-model="form.title" label="A past edition" placeholder="title" /><VSelect
+          v-model="form.method"
+          label="Method"
+          :items="[...methods]"
+        /><VSelect v-model="form.work" label="Printed" :items="[...works]" />
+        <VTextField v-model="form.passed" label="Pulls passed" inputmode="numeric" /><VTextField
+          v-model="form.rejected"
+          label="Pulls rejected"
+          inputmode="numeric"
+        /><VTextField v-model="form.finished" label="Prints finished" inputmode="numeric" /><VTextField
+          v-model="form.lost"
+          label="Lost after pulling"
+          inputmode="numeric"
+        />
       </div>
-      <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Add it</VBtn><label class="file">or a CSV file <input type="file" accept=".csv,text/csv" @change="choose"></label><button type="button" class="take" @click="template">an example to fill</button></div>
+      <div class="buttons">
+        <VBtn type="submit" class="quiet" :loading="busy">Add it</VBtn
+        ><label class="file">or a CSV file <input type="file" accept=".csv,text/csv" @change="choose" /></label
+        ><button type="button" class="take" @click="template">an example to fill</button>
+      </div>
     </form>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <div v-if="read" class="read">
-      <p><strong>{{ read.rows.length }}</strong> {{ read.rows.length === 1 ? 'row' : 'rows' }} can be read<template v-if="read.faults.length > 0">, {{ read.faults.length }} cannot</template>.</p>
-      <ul v-if="read.faults.length > 0" class="lines"><li v-for="wrong in read.faults" :key="wrong.line" class="trouble">Line {{ wrong.line }}: {{ wrong.message }}</li></ul>
-      <div class="buttons"><VBtn v-if="read.rows.length > 0" :loading="busy" @click="importRows">{{ read.faults.length > 0 ? `Import the ${read.rows.length} good rows` : `Import ${read.rows.length}` }}</VBtn><VBtn class="quiet" @click="read = null">Import none</VBtn></div>
+      <p>
+        <strong>{{ read.rows.length }}</strong> {{ read.rows.length === 1 ? 'row' : 'rows' }} can be read<template
+          v-if="read.faults.length > 0"
+          >, {{ read.faults.length }} cannot</template
+        >.
+      </p>
+      <ul v-if="read.faults.length > 0" class="lines">
+        <li v-for="wrong in read.faults" :key="wrong.line" class="trouble">
+          Line {{ wrong.line }}: {{ wrong.message }}
+        </li>
+      </ul>
+      <div class="buttons">
+        <VBtn v-if="read.rows.length > 0" :loading="busy" @click="importRows">{{
+          read.faults.length > 0 ? `Import the ${read.rows.length} good rows` : `Import ${read.rows.length}`
+        }}</VBtn
+        ><VBtn class="quiet" @click="read = null">Import none</VBtn>
+      </div>
     </div>
   </div>
 </template>
 
 <style scoped>
-.past { margin-top: 14px; } table.ruled { margin-top: 12px; } .file { font-size: 0.9rem; } .take { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 28px; } .read { margin-top: 14px; }
-@media (max-width: 900px) { table.ruled { display: block; overflow-x: auto; } }
+.past {
+  margin-top: 14px;
+}
+table.ruled {
+  margin-top: 12px;
+}
+.file {
+  font-size: 0.9rem;
+}
+.take {
+  color: var(--green);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 28px;
+}
+.read {
+  margin-top: 14px;
+}
+@media (max-width: 900px) {
+  table.ruled {
+    display: block;
+    overflow-x: auto;
+  }
+}
 </style>

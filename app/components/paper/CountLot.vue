@@ -10,7 +10,8 @@ const form = ref({ sheets: String(Math.max(0, props.lot.left)), reason: '' })
 
 async function count() {
   const sheets = form.value.sheets.trim() === '' ? Number.NaN : Number(form.value.sheets)
-  if (await giving(() => session.give(`lot:${props.lot.id}`, 'count-lot', { sheets, reason: form.value.reason }))) emit('done')
+  if (await giving(() => session.give(`lot:${props.lot.id}`, 'count-lot', { sheets, reason: form.value.reason })))
+    emit('done')
 }
 </script>
 
@@ -22,6 +23,8 @@ async function count() {
       <VTextField v-model="form.reason" class="wide" label="Why it differs" />
     </div>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons"><VBtn type="submit" :loading="busy">Set the count</VBtn><VBtn class="quiet" @click="emit('done')">Leave it</VBtn></div>
+    <div class="buttons">
+      <VBtn type="submit" :loading="busy">Set the count</VBtn><VBtn class="quiet" @click="emit('done')">Leave it</VBtn>
+    </div>
   </form>
 </template>

@@ -5,20 +5,36 @@ import type { LotSummary } from '#shared/replies/replies'
 
 /** The sheet in hand, the image with its margins, and how it is to be torn. */
 const piece = defineModel<PiecePlan>({ required: true })
-const props = defineProps<{ lots: LotSummary[], faultField?: string, fault?: string }>()
+const props = defineProps<{ lots: LotSummary[]; faultField?: string; fault?: string }>()
 const units = useUnits()
 /** Give the image and let the sheet follow, or give the sheet and let the image be what the margins leave. */
 const by = ref<'image' | 'sheet'>('image')
 const finished = computed(() => finishedSize(piece.value))
 const torn = computed(() => pieceSize(piece.value))
-const grainsOfPiece = [{ value: 'free', title: 'free' }, { value: 'width', title: 'along the width' }, { value: 'height', title: 'along the height' }]
+const grainsOfPiece = [
+  { value: 'free', title: 'free' },
+  { value: 'width', title: 'along the width' },
+  { value: 'height', title: 'along the height' },
+]
 const grainsOfSheet = [{ value: 'unknown', title: 'not known' }, ...grainsOfPiece.slice(1)]
-const edgesTorn = computed({ get: () => piece.value.strip > 0, set: (torn) => { piece.value.strip = torn ? usualStrip : 0 } })
+const edgesTorn = computed({
+  get: () => piece.value.strip > 0,
+  set: (torn) => {
+    piece.value.strip = torn ? usualStrip : 0
+  },
+})
 
 function take(lotId: string) {
-  const lot = props.lots.find(known => known.id === lotId)
+  const lot = props.lots.find((known) => known.id === lotId)
   piece.value.lotId = lotId
-  if (lot) piece.value.sheet = { ...piece.value.sheet, width: lot.width, height: lot.height, grain: lot.grain, deckles: { ...lot.deckles } }
+  if (lot)
+    piece.value.sheet = {
+      ...piece.value.sheet,
+      width: lot.width,
+      height: lot.height,
+      grain: lot.grain,
+      deckles: { ...lot.deckles },
+    }
 }
 
 /** What cannot be read changes nothing; its field says so. */
@@ -57,9 +73,31 @@ function setFoot(share: number | null) {
 <template>
   <div>
     <div class="fields">
-      <VSelect class="wide" :model-value="piece.lotId" label="Paper" placeholder="choose a lot" :items="lots.map(l => ({ value: l.id, title: `${l.name}, ${units.size(l.width, l.height)}, ${l.weight} g/m², ${l.left} left` }))" no-data-text="No paper in the store yet" @update:model-value="take(String($event))" />
-      <LengthField :model-value="piece.sheet.width || null" label="Sheet, width as measured" :error-messages="faultField === 'sheet' ? fault : undefined" @update:model-value="setMeasured('width', $event)" />
-      <LengthField :model-value="piece.sheet.height || null" label="Sheet, height as measured" @update:model-value="setMeasured('height', $event)" />
+      <VSelect
+        class="wide"
+        :model-value="piece.lotId"
+        label="Paper"
+        placeholder="choose a lot"
+        :items="
+          lots.map((l) => ({
+            value: l.id,
+            title: `${l.name}, ${units.size(l.width, l.height)}, ${l.weight} g/m², ${l.left} left`,
+          }))
+        "
+        no-data-text="No paper in the store yet"
+        @update:model-value="take(String($event))"
+      />
+      <LengthField
+        :model-value="piece.sheet.width || null"
+        label="Sheet, width as measured"
+        :error-messages="faultField === 'sheet' ? fault : undefined"
+        @update:model-value="setMeasured('width', $event)"
+      />
+      <LengthField
+        :model-value="piece.sheet.height || null"
+        label="Sheet, height as measured"
+        @update:model-value="setMeasured('height', $event)"
+      />
       <VSelect v-model="piece.sheet.grain" label="Grain of the sheet runs" :items="grainsOfSheet" />
       <LengthField v-model="piece.sheet.allowance" label="Lost to true an edge" />
       <EdgeChecks v-model="piece.sheet.deckles" class="wide" label="Sheet’s deckle edges" />
@@ -68,25 +106,74 @@ function setFoot(share: number | null) {
     <div class="halves">
       <div>
         <div class="by" role="group" aria-label="Given is">
-          <button type="button" :aria-pressed="by === 'image'" @click="by = 'image'">Give the image</button><button type="button" :aria-pressed="by === 'sheet'" @click="by = 'sheet'">Give the finished sheet</button>
+          <button type="button" :aria-pressed="by === 'image'" @click="by = 'image'">Give the image</button
+          ><button type="button" :aria-pressed="by === 'sheet'" @click="by = 'sheet'">Give the finished sheet</button>
         </div>
         <div class="fields two">
           <template v-if="by === 'image'">
-            <LengthField :model-value="piece.image.width || null" label="Image, width" :error-messages="faultField === 'image' ? fault : undefined" @update:model-value="setImage('width', $event)" />
-            <LengthField :model-value="piece.image.height || null" label="Image, height" @update:model-value="setImage('height', $event)" />
+            <LengthField
+              :model-value="piece.image.width || null"
+              label="Image, width"
+              :error-messages="faultField === 'image' ? fault : undefined"
+              @update:model-value="setImage('width', $event)"
+            />
+            <LengthField
+              :model-value="piece.image.height || null"
+              label="Image, height"
+              @update:model-value="setImage('height', $event)"
+            />
           </template>
           <template v-else>
-            <LengthField :model-value="finished.width" label="Finished sheet, width" :error-messages="faultField === 'image' ? fault : undefined" @update:model-value="setSheet('width', $event)" />
-            <LengthField :model-value="finished.height" label="Finished sheet, height" @update:model-value="setSheet('height', $event)" />
+            <LengthField
+              :model-value="finished.width"
+              label="Finished sheet, width"
+              :error-messages="faultField === 'image' ? fault : undefined"
+              @update:model-value="setSheet('width', $event)"
+            />
+            <LengthField
+              :model-value="finished.height"
+              label="Finished sheet, height"
+              @update:model-value="setSheet('height', $event)"
+            />
           </template>
-          <LengthField :model-value="piece.margins.top" label="Top margin" @update:model-value="setMargin('top', $event)" />
-          <LengthField :model-value="piece.margins.bottom" label="Foot margin" @update:model-value="setMargin('bottom', $event)" />
-          <LengthField :model-value="piece.margins.left" label="Left margin" @update:model-value="setMargin('left', $event)" />
-          <LengthField :model-value="piece.margins.right" label="Right margin" @update:model-value="setMargin('right', $event)" />
+          <LengthField
+            :model-value="piece.margins.top"
+            label="Top margin"
+            @update:model-value="setMargin('top', $event)"
+          />
+          <LengthField
+            :model-value="piece.margins.bottom"
+            label="Foot margin"
+            @update:model-value="setMargin('bottom', $event)"
+          />
+          <LengthField
+            :model-value="piece.margins.left"
+            label="Left margin"
+            @update:model-value="setMargin('left', $event)"
+          />
+          <LengthField
+            :model-value="piece.margins.right"
+            label="Right margin"
+            @update:model-value="setMargin('right', $event)"
+          />
         </div>
         <div class="foot">
-          <VCheckbox :model-value="piece.foot !== null" label="even, the foot heavier by" @update:model-value="setFoot($event ? usualFoot : null)" />
-          <VTextField v-if="piece.foot !== null" :model-value="String(Math.round((piece.foot - 1) * 100))" aria-label="Foot heavier by" type="number" min="0" max="100" step="5" suffix="%" @update:model-value="setFoot(1 + Math.max(0, Math.min(100, Number($event) || 0)) / 100)" />
+          <VCheckbox
+            :model-value="piece.foot !== null"
+            label="even, the foot heavier by"
+            @update:model-value="setFoot($event ? usualFoot : null)"
+          />
+          <VTextField
+            v-if="piece.foot !== null"
+            :model-value="String(Math.round((piece.foot - 1) * 100))"
+            aria-label="Foot heavier by"
+            type="number"
+            min="0"
+            max="100"
+            step="5"
+            suffix="%"
+            @update:model-value="setFoot(1 + Math.max(0, Math.min(100, Number($event) || 0)) / 100)"
+          />
         </div>
         <div class="fields two">
           <LengthField v-model="piece.trim" label="Trimmed off later, each side" />
@@ -101,21 +188,64 @@ function setFoot(share: number | null) {
       </div>
       <div class="drawn">
         <MarginDrawing :image="piece.image" :margins="piece.margins" @move="setMargin" />
-        <p v-if="piece.image.width <= 0 || piece.image.height <= 0" class="trouble" role="alert">These margins leave no image. Make them smaller or the sheet larger.</p>
-        <p v-else class="soft">Finished {{ units.size(finished.width, finished.height) }}<template v-if="piece.trim > 0">, torn {{ units.size(torn.width, torn.height) }}</template>. Drag a margin, or move it with the arrow keys.</p>
+        <p v-if="piece.image.width <= 0 || piece.image.height <= 0" class="trouble" role="alert">
+          These margins leave no image. Make them smaller or the sheet larger.
+        </p>
+        <p v-else class="soft">
+          Finished {{ units.size(finished.width, finished.height)
+          }}<template v-if="piece.trim > 0">, torn {{ units.size(torn.width, torn.height) }}</template
+          >. Drag a margin, or move it with the arrow keys.
+        </p>
       </div>
     </div>
   </div>
 </template>
 
 <style scoped>
-.hint { font-size: 0.84rem; margin: 4px 0 14px; }
-.halves { display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr); gap: 34px; }
-.two { grid-template-columns: 1fr 1fr; }
-.by { display: flex; gap: 20px; margin-bottom: 8px; }
-.by button { font-family: var(--serif); padding: 4px 0; min-height: 30px; color: var(--soft); border-bottom: 2px solid transparent; }
-.by button[aria-pressed='true'] { color: var(--ink); font-weight: 600; border-color: var(--ink); }
-.foot { display: grid; grid-template-columns: minmax(0, 1fr) 100px; gap: 12px; align-items: end; justify-content: start; margin: 8px 0; }
-.drawn p { margin-top: 10px; font-size: 0.88rem; }
-@media (max-width: 900px) { .halves { grid-template-columns: minmax(0, 1fr); } }
+.hint {
+  font-size: 0.84rem;
+  margin: 4px 0 14px;
+}
+.halves {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  gap: 34px;
+}
+.two {
+  grid-template-columns: 1fr 1fr;
+}
+.by {
+  display: flex;
+  gap: 20px;
+  margin-bottom: 8px;
+}
+.by button {
+  font-family: var(--serif);
+  padding: 4px 0;
+  min-height: 30px;
+  color: var(--soft);
+  border-bottom: 2px solid transparent;
+}
+.by button[aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 600;
+  border-color: var(--ink);
+}
+.foot {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 100px;
+  gap: 12px;
+  align-items: end;
+  justify-content: start;
+  margin: 8px 0;
+}
+.drawn p {
+  margin-top: 10px;
+  font-size: 0.88rem;
+}
+@media (max-width: 900px) {
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -14,7 +14,14 @@ const whole = (text: string | undefined) => ((text ?? '').trim() === '' ? Number
 
 async function put() {
   if (!form.value.personId) return void (fault.value = 'Choose who the paper is for.')
-  if (await giving(() => session.give(`lot:${props.lot.id}`, 'ration-paper', { personId: form.value.personId!, sheets: whole(form.value.sheets) }))) {
+  if (
+    await giving(() =>
+      session.give(`lot:${props.lot.id}`, 'ration-paper', {
+        personId: form.value.personId!,
+        sheets: whole(form.value.sheets),
+      }),
+    )
+  ) {
     form.value = { personId: null, sheets: '' }
     emit('done')
   }
@@ -33,21 +40,52 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
   <div>
     <p class="soft">{{ lot.left }} on the shelf, {{ putAside(lot) }} of them put aside.</p>
     <table v-if="lot.rations.length > 0" class="ruled">
-      <thead><tr><th>For</th><th class="number">Put aside</th><th class="number">In hand</th><th class="number">Torn</th><th>Sheets</th><th /></tr></thead>
+      <thead>
+        <tr>
+          <th>For</th>
+          <th class="number">Put aside</th>
+          <th class="number">In hand</th>
+          <th class="number">Torn</th>
+          <th>Sheets</th>
+          <th />
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="ration in lot.rations" :key="ration.id">
-          <td>{{ session.nameOf(ration.personId) }}</td><td class="number">{{ ration.sheets - ration.released }}</td><td class="number">{{ inHand(ration) }}</td><td class="number">{{ ration.used }}</td>
-          <td class="how-many"><VTextField v-model="moving[ration.id]" :aria-label="`Sheets for ${session.nameOf(ration.personId)}`" placeholder="all" inputmode="numeric" /></td>
+          <td>{{ session.nameOf(ration.personId) }}</td>
+          <td class="number">{{ ration.sheets - ration.released }}</td>
+          <td class="number">{{ inHand(ration) }}</td>
+          <td class="number">{{ ration.used }}</td>
+          <td class="how-many">
+            <VTextField
+              v-model="moving[ration.id]"
+              :aria-label="`Sheets for ${session.nameOf(ration.personId)}`"
+              placeholder="all"
+              inputmode="numeric"
+            />
+          </td>
           <td>
-            <VBtn v-if="isStaff && ration.sheets > ration.released" class="quiet" @click="move('release-paper', ration.id, ration.sheets - ration.released)">Give out</VBtn>
-            <VBtn v-if="inHand(ration) > 0" class="quiet" @click="move('return-paper', ration.id, inHand(ration))">Brought back</VBtn>
+            <VBtn
+              v-if="isStaff && ration.sheets > ration.released"
+              class="quiet"
+              @click="move('release-paper', ration.id, ration.sheets - ration.released)"
+              >Give out</VBtn
+            >
+            <VBtn v-if="inHand(ration) > 0" class="quiet" @click="move('return-paper', ration.id, inHand(ration))"
+              >Brought back</VBtn
+            >
           </td>
         </tr>
       </tbody>
     </table>
     <form v-if="isStaff" @submit.prevent="put">
       <div class="fields">
-        <VSelect v-model="form.personId" label="Put aside for" placeholder="who" :items="session.people.filter(p => p.active).map(p => ({ value: p.id, title: p.name }))" />
+        <VSelect
+          v-model="form.personId"
+          label="Put aside for"
+          placeholder="who"
+          :items="session.people.filter((p) => p.active).map((p) => ({ value: p.id, title: p.name }))"
+        />
         <VTextField v-model="form.sheets" label="How many" inputmode="numeric" suffix="sheets" />
       </div>
       <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Put aside</VBtn></div>
@@ -57,5 +95,10 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
 </template>
 
 <style scoped>
-.how-many { width: 90px; } td .v-btn + .v-btn { margin-left: 8px; }
+.how-many {
+  width: 90px;
+}
+td .v-btn + .v-btn {
+  margin-left: 8px;
+}
 </style>

@@ -6,18 +6,29 @@ import { inHand } from '#core/stores/lot'
 import type { LotSummary } from '#shared/replies/replies'
 
 /** What was really torn: large sheets used, pieces got, those torn wrong, and offcuts kept for proofs. */
-const props = defineProps<{ lot: LotSummary | undefined, piece: PiecePlan, plan: TearPlan | null }>()
+const props = defineProps<{ lot: LotSummary | undefined; piece: PiecePlan; plan: TearPlan | null }>()
 const emit = defineEmits<{ torn: [] }>()
 const edition = useEdition()
 const session = useSession()
 const units = useUnits()
 const { busy, fault, field, giving } = useGiving()
-const form = ref({ lotSheets: '', count: '', wrong: '', reason: '', rationId: null as string | null, keepOffcuts: false })
+const form = ref({
+  lotSheets: '',
+  count: '',
+  wrong: '',
+  reason: '',
+  rationId: null as string | null,
+  keepOffcuts: false,
+})
 const draft = useDraft(`tear ${edition.id}`, form)
 const whole = (text: string) => (String(text).trim() === '' ? Number.NaN : Number(text))
-const rations = computed(() => (props.lot?.rations ?? []).filter(ration => inHand(ration) > 0).map(ration => ({ value: ration.id, title: `${session.nameOf(ration.personId)}, ${inHand(ration)} in hand` })))
+const rations = computed(() =>
+  (props.lot?.rations ?? [])
+    .filter((ration) => inHand(ration) > 0)
+    .map((ration) => ({ value: ration.id, title: `${session.nameOf(ration.personId)}, ${inHand(ration)} in hand` })),
+)
 /** Offcuts that still take a proof, for as many sheets as were torn. */
-const proofs = computed(() => offcutSizes(props.plan?.offcuts ?? []).filter(size => size.use === 'proof'))
+const proofs = computed(() => offcutSizes(props.plan?.offcuts ?? []).filter((size) => size.use === 'proof'))
 
 function fill() {
   if (!props.plan?.sheets) return
@@ -29,12 +40,29 @@ async function tear() {
   if (!props.lot) return void (fault.value = 'Choose the paper first, or add it to the store.')
   const lotSheets = whole(form.value.lotSheets)
   const count = whole(form.value.count)
-  if (Number.isNaN(lotSheets) || Number.isNaN(count)) return void (fault.value = 'Say how many large sheets were used and how many good pieces they gave.')
+  if (Number.isNaN(lotSheets) || Number.isNaN(count))
+    return void (fault.value = 'Say how many large sheets were used and how many good pieces they gave.')
   const { width, height } = pieceSize(props.piece)
-  const done = await giving(() => edition.give('tear', {
-    lotId: props.lot!.id, lotSheets, count, wrong: form.value.wrong.trim() === '' ? 0 : whole(form.value.wrong), reason: form.value.reason, width: Math.max(0, width), height: Math.max(0, height), rationId: form.value.rationId,
-    offcuts: form.value.keepOffcuts ? proofs.value.map(size => ({ lotId: v7(), width: size.width, height: size.height, count: size.count * lotSheets })) : [],
-  }))
+  const done = await giving(() =>
+    edition.give('tear', {
+      lotId: props.lot!.id,
+      lotSheets,
+      count,
+      wrong: form.value.wrong.trim() === '' ? 0 : whole(form.value.wrong),
+      reason: form.value.reason,
+      width: Math.max(0, width),
+      height: Math.max(0, height),
+      rationId: form.value.rationId,
+      offcuts: form.value.keepOffcuts
+        ? proofs.value.map((size) => ({
+            lotId: v7(),
+            width: size.width,
+            height: size.height,
+            count: size.count * lotSheets,
+          }))
+        : [],
+    }),
+  )
   if (!done) return
   form.value = { lotSheets: '', count: '', wrong: '', reason: '', rationId: null, keepOffcuts: false }
   draft.done()
@@ -45,14 +73,46 @@ async function tear() {
 <template>
   <OpenForm @submit.prevent="tear">
     <div class="fields">
-      <VTextField v-model="form.lotSheets" label="Large sheets used" inputmode="numeric" suffix="sheets" :error-messages="field === 'lotSheets' ? fault : undefined" />
-      <VTextField v-model="form.count" label="Good pieces they gave" inputmode="numeric" suffix="pieces" :error-messages="field === 'count' ? fault : undefined" />
+      <VTextField
+        v-model="form.lotSheets"
+        label="Large sheets used"
+        inputmode="numeric"
+        suffix="sheets"
+        :error-messages="field === 'lotSheets' ? fault : undefined"
+      />
+      <VTextField
+        v-model="form.count"
+        label="Good pieces they gave"
+        inputmode="numeric"
+        suffix="pieces"
+        :error-messages="field === 'count' ? fault : undefined"
+      />
       <VTextField v-model="form.wrong" label="Torn wrong" inputmode="numeric" suffix="pieces" placeholder="none" />
-      <VTextField v-if="Number(form.wrong) > 0" v-model="form.reason" label="How it went wrong" :error-messages="field === 'reason' ? fault : undefined" />
-      <VSelect v-if="rations.length > 0" v-model="form.rationId" label="Taken from" :items="[{ value: null, title: 'the shelf' }, ...rations]" />
+      <VTextField
+        v-if="Number(form.wrong) > 0"
+        v-model="form.reason"
+        label="How it went wrong"
+        :error-messages="field === 'reason' ? fault : undefined"
+      />
+      <VSelect
+        v-if="rations.length > 0"
+        v-model="form.rationId"
+        label="Taken from"
+        :items="[{ value: null, title: 'the shelf' }, ...rations]"
+      />
     </div>
-    <VCheckbox v-if="proofs.length > 0" v-model="form.keepOffcuts" :label="`keep offcuts as proof paper: ${proofs.map(size => `${size.count} × ${units.size(size.width, size.height)} of each sheet`).join(', ')}`" />
+    <VCheckbox
+      v-if="proofs.length > 0"
+      v-model="form.keepOffcuts"
+      :label="`keep offcuts as proof paper: ${proofs.map((size) => `${size.count} × ${units.size(size.width, size.height)} of each sheet`).join(', ')}`"
+    />
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons"><VBtn type="submit" :loading="busy">Tear</VBtn><VBtn v-if="plan?.sheets" class="quiet" @click="fill">As planned: {{ plan.sheets }} {{ plan.sheets === 1 ? 'sheet' : 'sheets' }}, {{ plan.sheets * plan.perSheet }} pieces</VBtn></div>
+    <div class="buttons">
+      <VBtn type="submit" :loading="busy">Tear</VBtn
+      ><VBtn v-if="plan?.sheets" class="quiet" @click="fill"
+        >As planned: {{ plan.sheets }} {{ plan.sheets === 1 ? 'sheet' : 'sheets' }},
+        {{ plan.sheets * plan.perSheet }} pieces</VBtn
+      >
+    </div>
   </OpenForm>
 </template>

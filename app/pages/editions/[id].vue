@@ -5,16 +5,21 @@ import { dueIn } from '~/drawings/words'
 const route = useRoute()
 const edition = useEdition()
 const id = computed(() => String(route.params.id))
-watch(id, value => void edition.open(value), { immediate: true })
+watch(id, (value) => void edition.open(value), { immediate: true })
 useHead({ title: () => `${edition.state?.title ?? 'Edition'} · Ample Tally` })
 
 const told = computed(() => {
   const state = edition.state
   if (!state?.plan) return ''
   const { plan } = state
-  const proofs = (['AP', 'PP', 'HC'] as const).filter(series => plan.proofs[series] > 0).map(series => ` + ${plan.proofs[series]} ${series}`).join('')
+  const proofs = (['AP', 'PP', 'HC'] as const)
+    .filter((series) => plan.proofs[series] > 0)
+    .map((series) => ` + ${plan.proofs[series]} ${series}`)
+    .join('')
   const layers = state.layers.length === 1 ? 'one layer' : `${state.layers.length} layers`
-  return [plan.method, layers, `${plan.size}${proofs}`, state.torn.at(-1)?.lotName, dueIn(plan.due)].filter(Boolean).join(' · ')
+  return [plan.method, layers, `${plan.size}${proofs}`, state.torn.at(-1)?.lotName, dueIn(plan.due)]
+    .filter(Boolean)
+    .join(' · ')
 })
 const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 0))
 </script>

@@ -13,10 +13,17 @@ const next = ref<string | null>(null)
 const total = ref(0)
 const loaded = ref(false)
 const trouble = ref('')
-const states = [{ title: 'any', value: '' }, ...['planned', 'proving', 'pulling', 'numbering', 'signing', 'closed'].map(word => ({ title: word, value: word }))]
+const states = [
+  { title: 'any', value: '' },
+  ...['planned', 'proving', 'pulling', 'numbering', 'signing', 'closed'].map((word) => ({ title: word, value: word })),
+]
 
 async function load(after?: string) {
-  const query = new URLSearchParams({ ...(search.value && { search: search.value }), ...(state.value && { state: state.value }), ...(after && { after }) })
+  const query = new URLSearchParams({
+    ...(search.value && { search: search.value }),
+    ...(state.value && { state: state.value }),
+    ...(after && { after }),
+  })
   try {
     const reply = await api<EditionsReply>(`/api/editions?${query}`)
     found.value = after ? [...found.value, ...reply.editions] : reply.editions
@@ -30,16 +37,24 @@ async function load(after?: string) {
 }
 
 onMounted(() => void load())
-watchDebounced([search, state], () => {
-  void router.replace({ query: { ...(search.value && { search: search.value }), ...(state.value && { state: state.value }) } })
-  void load()
-}, 200)
+watchDebounced(
+  [search, state],
+  () => {
+    void router.replace({
+      query: { ...(search.value && { search: search.value }), ...(state.value && { state: state.value }) },
+    })
+    void load()
+  },
+  200,
+)
 
 function standing(edition: EditionSummary): string {
   if (edition.state === 'closed') return `${edition.signed} signed`
   if (edition.state === 'signing') return `${edition.signed} of ${edition.numbered} signed`
   if (edition.state === 'planned') return `${edition.goal} wanted`
-  return edition.state === 'numbering' ? `${edition.good} good, to curate` : `${edition.goodHere} good, ${edition.left} to pull`
+  return edition.state === 'numbering'
+    ? `${edition.good} good, to curate`
+    : `${edition.goodHere} good, ${edition.left} to pull`
 }
 </script>
 
@@ -51,22 +66,52 @@ function standing(edition: EditionSummary): string {
       <VBtn class="right" to="/editions/new">Start an edition</VBtn>
     </div>
     <div class="finding">
-      <VTextField v-model="search" label="Title" placeholder="part of a title" clearable type="search" @click:clear="search = ''" />
+      <VTextField
+        v-model="search"
+        label="Title"
+        placeholder="part of a title"
+        clearable
+        type="search"
+        @click:clear="search = ''"
+      />
       <VSelect v-model="state" label="State" :items="states" />
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-if="loaded && found.length === 0 && !trouble" class="nothing">
       <template v-if="search || state">No edition fits. Shorten the title or choose any state.</template>
-      <template v-else>No edition yet. <NuxtLink to="/editions/new">Start the first one</NuxtLink>: a title, how many prints, and you can tear paper.</template>
+      <template v-else
+        >No edition yet. <NuxtLink to="/editions/new">Start the first one</NuxtLink>: a title, how many prints, and you
+        can tear paper.</template
+      >
     </p>
     <table v-if="found.length > 0" class="ruled">
-      <thead><tr><th>Title</th><th>State</th><th>Artist</th><th>Method</th><th class="number">Wanted</th><th class="number">Torn</th><th>Standing</th><th class="number">Chance</th><th class="number">Changed</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Title</th>
+          <th>State</th>
+          <th>Artist</th>
+          <th>Method</th>
+          <th class="number">Wanted</th>
+          <th class="number">Torn</th>
+          <th>Standing</th>
+          <th class="number">Chance</th>
+          <th class="number">Changed</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="edition in found" :key="edition.id">
-          <td><NuxtLink :to="`/editions/${edition.id}`">{{ edition.title }}</NuxtLink><span v-if="edition.disputed > 0" class="trouble"> {{ edition.disputed }} disputed</span></td>
-          <td>{{ edition.state }}</td><td>{{ edition.artist }}</td><td>{{ edition.method }}</td>
-          <td class="number">{{ edition.goal }}</td><td class="number">{{ edition.made }}</td><td>{{ standing(edition) }}</td>
-          <td class="number">{{ edition.state === 'pulling' ? percent(edition.chance) : '' }}</td><td class="number soft">{{ ago(edition.changedAt) }}</td>
+          <td>
+            <NuxtLink :to="`/editions/${edition.id}`">{{ edition.title }}</NuxtLink
+            ><span v-if="edition.disputed > 0" class="trouble"> {{ edition.disputed }} disputed</span>
+          </td>
+          <td>{{ edition.state }}</td>
+          <td>{{ edition.artist }}</td>
+          <td>{{ edition.method }}</td>
+          <td class="number">{{ edition.goal }}</td>
+          <td class="number">{{ edition.made }}</td>
+          <td>{{ standing(edition) }}</td>
+          <td class="number">{{ edition.state === 'pulling' ? percent(edition.chance) : '' }}</td>
+          <td class="number soft">{{ ago(edition.changedAt) }}</td>
         </tr>
       </tbody>
     </table>
@@ -75,7 +120,19 @@ function standing(edition: EditionSummary): string {
 </template>
 
 <style scoped>
-.finding { display: grid; grid-template-columns: minmax(0, 320px) 160px; gap: 24px; margin-bottom: 22px; }
-.nothing { padding: 24px 0; }
-@media (max-width: 900px) { table.ruled { display: block; overflow-x: auto; } }
+.finding {
+  display: grid;
+  grid-template-columns: minmax(0, 320px) 160px;
+  gap: 24px;
+  margin-bottom: 22px;
+}
+.nothing {
+  padding: 24px 0;
+}
+@media (max-width: 900px) {
+  table.ruled {
+    display: block;
+    overflow-x: auto;
+  }
+}
 </style>

@@ -8,12 +8,27 @@ const fault = ref('')
 const faultField = ref('')
 const busy = ref(false)
 
-const blank = (): { id: string, title: string, plan: EditionPlan } => ({
-  id: v7(), title: '',
+const blank = (): { id: string; title: string; plan: EditionPlan } => ({
+  id: v7(),
+  title: '',
   plan: {
-    ...planDefaults, rates: { ...planDefaults.rates, inkGram: session.session?.studio.inkGram ?? 0, pressHour: session.session?.studio.pressHour ?? 0, labourHour: session.session?.studio.labourHour ?? 0 },
-    method: 'single', size: 20, sizeSchool: 'declared', orderSchool: 'curated', proofs: { AP: 2, PP: 0, HC: 0 },
-    line: session.session?.studio.line ?? 'number-title-signature', year: null, numerals: 'roman', artist: session.person?.name ?? '', due: null,
+    ...planDefaults,
+    rates: {
+      ...planDefaults.rates,
+      inkGram: session.session?.studio.inkGram ?? 0,
+      pressHour: session.session?.studio.pressHour ?? 0,
+      labourHour: session.session?.studio.labourHour ?? 0,
+    },
+    method: 'single',
+    size: 20,
+    sizeSchool: 'declared',
+    orderSchool: 'curated',
+    proofs: { AP: 2, PP: 0, HC: 0 },
+    line: session.session?.studio.line ?? 'number-title-signature',
+    year: null,
+    numerals: 'roman',
+    artist: session.person?.name ?? '',
+    due: null,
   },
 })
 const form = ref(blank())
@@ -28,7 +43,7 @@ async function start() {
     await navigateTo(`/editions/${form.value.id}/plan`)
   } catch (error) {
     fault.value = wordsOf(error)
-    faultField.value = error instanceof ApiError ? error.reply.field ?? '' : ''
+    faultField.value = error instanceof ApiError ? (error.reply.field ?? '') : ''
   }
   busy.value = false
 }
@@ -36,11 +51,16 @@ async function start() {
 
 <template>
   <div>
-    <div class="page-head"><h1>Start an edition</h1><p class="told">Everything here can still be changed until the first print is signed.</p></div>
+    <div class="page-head">
+      <h1>Start an edition</h1>
+      <p class="told">Everything here can still be changed until the first print is signed.</p>
+    </div>
     <form @submit.prevent="start">
       <PlanFields v-model:title="form.title" v-model:plan="form.plan" :fault="fault" :fault-field="faultField" />
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <div class="buttons"><VBtn type="submit" :loading="busy">Start</VBtn><VBtn class="quiet" to="/editions">Leave it</VBtn></div>
+      <div class="buttons">
+        <VBtn type="submit" :loading="busy">Start</VBtn><VBtn class="quiet" to="/editions">Leave it</VBtn>
+      </div>
     </form>
   </div>
 </template>

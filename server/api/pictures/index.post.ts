@@ -7,9 +7,18 @@ export default defineEventHandler(async (event) => {
   const { room } = await asking(event)
   const length = Number(getRequestHeader(event, 'content-length') ?? Number.NaN)
   if (!(length <= mostPictureBytes)) {
-    throw failure({ code: 'too-large', field: 'picture', message: `A picture may have 25 MB; ${Number.isNaN(length) ? 'one of unknown size' : `${Math.ceil(length / 1024 / 1024)} MB`} came. Make it smaller and hand it in again. Nothing was lost.` })
+    throw failure({
+      code: 'too-large',
+      field: 'picture',
+      message: `A picture may have 25 MB; ${Number.isNaN(length) ? 'one of unknown size' : `${Math.ceil(length / 1024 / 1024)} MB`} came. Make it smaller and hand it in again. Nothing was lost.`,
+    })
   }
   const given = await readRawBody(event, false)
-  if (!given || given.length === 0) throw failure({ code: 'no-picture', field: 'picture', message: 'The file is empty. Choose a picture. Nothing was lost.' })
+  if (!given || given.length === 0)
+    throw failure({
+      code: 'no-picture',
+      field: 'picture',
+      message: 'The file is empty. Choose a picture. Nothing was lost.',
+    })
   return await room.pictures.keep(given)
 })

@@ -12,6 +12,6 @@ export default defineEventHandler(async (event) => {
     forget()
     unfollow()
   })
-  unfollow = scale.follow(reading => void stream.push(JSON.stringify(reading)))
+  unfollow = scale.follow((reading) => void stream.push(JSON.stringify(reading)))
   return stream.send()
 })

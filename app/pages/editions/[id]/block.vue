@@ -4,7 +4,9 @@ import { date, percent } from '~/drawings/words'
 
 const edition = useEdition()
 const units = useUnits()
-const open = ref<{ what: 'new' | 'change' | 'state' | 'exposure' | 'share', blockId: string } | null>(edition.state!.blocks.length === 0 ? { what: 'new', blockId: '' } : null)
+const open = ref<{ what: 'new' | 'change' | 'state' | 'exposure' | 'share'; blockId: string } | null>(
+  edition.state!.blocks.length === 0 ? { what: 'new', blockId: '' } : null,
+)
 const mirrored = ref(true)
 const toggle = (what: 'change' | 'state' | 'exposure' | 'share', blockId: string) => {
   open.value = open.value?.what === what && open.value.blockId === blockId ? null : { what, blockId }
@@ -15,33 +17,73 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
 <template>
   <div>
     <section v-for="known in edition.state!.blocks" :key="known.id" class="part">
-      <div class="part-head"><h2>{{ known.block.name }}</h2><p>{{ known.block.kind }}, {{ units.size(known.block.width, known.block.height) }}, {{ units.thickness(known.block.thickness) }} with its mount</p></div>
-      <p>Image {{ units.size(known.block.image.width, known.block.image.height) }}<template v-if="known.block.rotation !== 0">; turned {{ Math.abs(known.block.rotation) }}° {{ known.block.rotation > 0 ? 'clockwise' : 'against the clock' }} to square it</template><template v-if="known.block.removed">; removed: {{ known.block.removed }}</template>. {{ flipWords(known.block.transfer) }}</p>
+      <div class="part-head">
+        <h2>{{ known.block.name }}</h2>
+        <p>
+          {{ known.block.kind }}, {{ units.size(known.block.width, known.block.height) }},
+          {{ units.thickness(known.block.thickness) }} with its mount
+        </p>
+      </div>
+      <p>
+        Image {{ units.size(known.block.image.width, known.block.image.height)
+        }}<template v-if="known.block.rotation !== 0"
+          >; turned {{ Math.abs(known.block.rotation) }}°
+          {{ known.block.rotation > 0 ? 'clockwise' : 'against the clock' }} to square it</template
+        ><template v-if="known.block.removed">; removed: {{ known.block.removed }}</template
+        >. {{ flipWords(known.block.transfer) }}
+      </p>
       <p v-if="known.block.note" class="soft">{{ known.block.note }}</p>
       <ol v-if="known.states.length > 0" class="lines states">
-        <li v-for="cut in known.states" :key="cut.stateId"><strong>{{ cut.name }}</strong>, {{ date(cut.cutOn) }}<span v-if="cut.note" class="soft"> · {{ cut.note }}</span><BlockPicture v-if="cut.pictureId" v-model:mirrored="mirrored" :picture-id="cut.pictureId" :what="cut.name" /></li>
+        <li v-for="cut in known.states" :key="cut.stateId">
+          <strong>{{ cut.name }}</strong
+          >, {{ date(cut.cutOn) }}<span v-if="cut.note" class="soft"> · {{ cut.note }}</span
+          ><BlockPicture
+            v-if="cut.pictureId"
+            v-model:mirrored="mirrored"
+            :picture-id="cut.pictureId"
+            :what="cut.name"
+          />
+        </li>
       </ol>
       <div v-if="!edition.state!.closedAt" class="buttons">
         <VBtn class="quiet" @click="toggle('state', known.id)">Record a state</VBtn>
         <VBtn class="quiet" @click="toggle('change', known.id)">Change {{ known.block.name }}</VBtn>
-        <VBtn class="quiet" @click="toggle('share', known.id)">Inked share{{ known.inkedShare ? `, ${percent(known.inkedShare.share)}` : '' }}</VBtn>
-        <VBtn v-if="known.block.kind === 'photopolymer'" class="quiet" @click="toggle('exposure', known.id)">Exposure and step test</VBtn>
+        <VBtn class="quiet" @click="toggle('share', known.id)"
+          >Inked share{{ known.inkedShare ? `, ${percent(known.inkedShare.share)}` : '' }}</VBtn
+        >
+        <VBtn v-if="known.block.kind === 'photopolymer'" class="quiet" @click="toggle('exposure', known.id)"
+          >Exposure and step test</VBtn
+        >
       </div>
       <div v-if="isOpen('state', known.id)" class="apart"><StateForm :block-id="known.id" @done="open = null" /></div>
-      <div v-if="isOpen('share', known.id)" class="apart"><InkedShare :key="known.id" :block="known" @done="open = null" /></div>
-      <div v-if="isOpen('change', known.id)" class="apart"><BlockForm :known="known" :image="null" @done="open = null" /></div>
+      <div v-if="isOpen('share', known.id)" class="apart">
+        <InkedShare :key="known.id" :block="known" @done="open = null" />
+      </div>
+      <div v-if="isOpen('change', known.id)" class="apart">
+        <BlockForm :known="known" :image="null" @done="open = null" />
+      </div>
       <div v-if="isOpen('exposure', known.id)" class="apart"><ExposureForm :block="known" /></div>
     </section>
     <section class="part">
       <template v-if="open?.what === 'new'">
-        <div class="part-head"><h2>{{ edition.state!.blocks.length === 0 ? 'The block' : 'One more block' }}</h2><p>its place on the sheet comes with the registration sheet</p></div>
+        <div class="part-head">
+          <h2>{{ edition.state!.blocks.length === 0 ? 'The block' : 'One more block' }}</h2>
+          <p>its place on the sheet comes with the registration sheet</p>
+        </div>
         <BlockForm :image="edition.state!.piece?.image ?? null" @done="open = null" />
       </template>
-      <div v-else-if="!edition.state!.closedAt" class="buttons"><VBtn @click="open = { what: 'new', blockId: '' }">{{ edition.state!.blocks.length === 0 ? 'Describe the block' : 'One more block' }}</VBtn><VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn></div>
+      <div v-else-if="!edition.state!.closedAt" class="buttons">
+        <VBtn @click="open = { what: 'new', blockId: '' }">{{
+          edition.state!.blocks.length === 0 ? 'Describe the block' : 'One more block'
+        }}</VBtn
+        ><VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn>
+      </div>
     </section>
   </div>
 </template>
 
 <style scoped>
-.states { margin-top: 14px; }
+.states {
+  margin-top: 14px;
+}
 </style>

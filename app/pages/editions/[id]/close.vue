@@ -13,23 +13,60 @@ const print = () => window.print()
   <div>
     <section class="part no-print">
       <template v-if="edition.state!.closedAt">
-        <div class="part-head"><h2>Closed on {{ date(edition.state!.closedAt) }}</h2></div>
-        <form class="act" @submit.prevent="giving(() => edition.give('reopen', { reason }))"><VTextField v-model="reason" label="Why it is reopened" /><VBtn class="quiet" type="submit" :loading="busy">Reopen</VBtn></form>
+        <div class="part-head">
+          <h2>Closed on {{ date(edition.state!.closedAt) }}</h2>
+        </div>
+        <form class="act" @submit.prevent="giving(() => edition.give('reopen', { reason }))">
+          <VTextField v-model="reason" label="Why it is reopened" /><VBtn class="quiet" type="submit" :loading="busy"
+            >Reopen</VBtn
+          >
+        </form>
       </template>
       <template v-else>
-        <div class="part-head"><h2>Close the edition</h2><p>then it can only be read; reopening is recorded</p></div>
-        <form class="act" @submit.prevent="giving(() => edition.give('close', { note }))"><VTextField v-model="note" label="Note" placeholder="what became of the block, for instance" /><VBtn type="submit" :loading="busy">Close</VBtn></form>
+        <div class="part-head">
+          <h2>Close the edition</h2>
+          <p>then it can only be read; reopening is recorded</p>
+        </div>
+        <form class="act" @submit.prevent="giving(() => edition.give('close', { note }))">
+          <VTextField v-model="note" label="Note" placeholder="what became of the block, for instance" /><VBtn
+            type="submit"
+            :loading="busy"
+            >Close</VBtn
+          >
+        </form>
       </template>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     </section>
     <section class="part">
-      <div class="part-head no-print"><h2>The edition record</h2><p class="ways"><button type="button" @click="print">Print</button> <a :href="`${path}.json`" download>JSON</a> <a :href="`${path}.csv`" download>CSV of the sheets</a></p></div>
+      <div class="part-head no-print">
+        <h2>The edition record</h2>
+        <p class="ways">
+          <button type="button" @click="print">Print</button> <a :href="`${path}.json`" download>JSON</a>
+          <a :href="`${path}.csv`" download>CSV of the sheets</a>
+        </p>
+      </div>
       <EditionRecord />
     </section>
   </div>
 </template>
 
 <style scoped>
-.act { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 20px; align-items: end; max-width: 640px; }
-.ways { display: flex; gap: 18px; align-items: baseline; } .ways button { color: var(--green); text-decoration: underline; text-underline-offset: 3px; min-height: 24px; }
+.act {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 20px;
+  align-items: end;
+  max-width: 640px;
+}
+.ways {
+  display: flex;
+  gap: 18px;
+  align-items: baseline;
+}
+.ways button {
+  color: var(--green);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 24px;
+}
 </style>

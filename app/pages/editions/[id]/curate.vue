@@ -10,11 +10,28 @@ const state = computed(() => edition.state!)
 const reasons = ref<Record<number, string>>({})
 const only = ref<'all' | 'to see'>('all')
 
-const prints = computed(() => state.value.sheets.filter(sheet => !sheet.parts.length && !sheet.spoiled && !sheet.destroyed && layersOn(state.value, sheet).length > 0 && !['proof', 'bat'].includes(placeOf(state.value, sheet).kind)))
-const shown = computed(() => prints.value.filter(sheet => only.value === 'all' || sheet.curated === null))
-const open = computed(() => prints.value.filter(sheet => sheet.curated === null && standingVerdict(state.value, sheet) === 'good'))
+const prints = computed(() =>
+  state.value.sheets.filter(
+    (sheet) =>
+      !sheet.parts.length &&
+      !sheet.spoiled &&
+      !sheet.destroyed &&
+      layersOn(state.value, sheet).length > 0 &&
+      !['proof', 'bat'].includes(placeOf(state.value, sheet).kind),
+  ),
+)
+const shown = computed(() => prints.value.filter((sheet) => only.value === 'all' || sheet.curated === null))
+const open = computed(() =>
+  prints.value.filter((sheet) => sheet.curated === null && standingVerdict(state.value, sheet) === 'good'),
+)
 const waiting = computed(() => inOrder(state.value, state.value.plan!.orderSchool).length)
-const history = (sheet: Sheet) => livePullsOn(state.value, sheet).map(pull => `pull ${pull.ordinal}${pull.faults.length ? `: ${pull.faults.map(faultWord).join(', ')}` : ''}${pull.rescued ? ` (${pull.rescued})` : ''}`).join(' · ')
+const history = (sheet: Sheet) =>
+  livePullsOn(state.value, sheet)
+    .map(
+      (pull) =>
+        `pull ${pull.ordinal}${pull.faults.length ? `: ${pull.faults.map(faultWord).join(', ')}` : ''}${pull.rescued ? ` (${pull.rescued})` : ''}`,
+    )
+    .join(' · ')
 
 async function curate(sheet: Sheet, verdict: Verdict) {
   const id = await edition.tap('curate', { sheetId: sheet.id, verdict, reason: reasons.value[sheet.id] ?? '' })
@@ -28,24 +45,61 @@ async function curateAll() {
 
 <template>
   <section class="part">
-    <div class="part-head"><h2>Beside the BAT</h2><p>a changed verdict asks for a reason; {{ waiting }} curated good wait for numbers</p></div>
-    <p v-if="prints.length === 0" class="soft">No print to curate yet. It starts when sheets have come through the press.</p>
+    <div class="part-head">
+      <h2>Beside the BAT</h2>
+      <p>a changed verdict asks for a reason; {{ waiting }} curated good wait for numbers</p>
+    </div>
+    <p v-if="prints.length === 0" class="soft">
+      No print to curate yet. It starts when sheets have come through the press.
+    </p>
     <template v-else>
       <div class="buttons first">
         <VBtn v-if="open.length > 0 && !state.closedAt" @click="curateAll">Keep the {{ open.length }} judged good</VBtn>
-        <VBtn class="quiet" @click="only = only === 'all' ? 'to see' : 'all'">{{ only === 'all' ? 'Show only those not curated' : 'Show all' }}</VBtn>
+        <VBtn class="quiet" @click="only = only === 'all' ? 'to see' : 'all'">{{
+          only === 'all' ? 'Show only those not curated' : 'Show all'
+        }}</VBtn>
         <NuxtLink v-if="waiting > 0" :to="`/editions/${edition.id}/sign`">Give numbers</NuxtLink>
       </div>
       <table class="ruled">
-        <thead><tr><th>Sheet</th><th>History</th><th>Stands as</th><th>Reason</th><th>Curate</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Sheet</th>
+            <th>History</th>
+            <th>Stands as</th>
+            <th>Reason</th>
+            <th>Curate</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="sheet in shown" :key="sheet.id">
             <td>{{ sheet.id }}</td>
             <td class="soft">{{ history(sheet) }}</td>
-            <td><span :class="`verdict is-${standingVerdict(state, sheet)}`">{{ standingVerdict(state, sheet) }}</span><span v-if="sheet.curated" class="soft"> curated</span><span v-if="sheet.mark" class="soft"> {{ sheet.mark.series }} {{ sheet.mark.number }}</span></td>
-            <td><input v-model="reasons[sheet.id]" class="reason" :aria-label="`Reason for sheet ${sheet.id}`" :placeholder="sheet.curated?.reason ?? ''" maxlength="500"></td>
+            <td>
+              <span :class="`verdict is-${standingVerdict(state, sheet)}`">{{ standingVerdict(state, sheet) }}</span
+              ><span v-if="sheet.curated" class="soft"> curated</span
+              ><span v-if="sheet.mark" class="soft"> {{ sheet.mark.series }} {{ sheet.mark.number }}</span>
+            </td>
+            <td>
+              <input
+                v-model="reasons[sheet.id]"
+                class="reason"
+                :aria-label="`Reason for sheet ${sheet.id}`"
+                :placeholder="sheet.curated?.reason ?? ''"
+                maxlength="500"
+              />
+            </td>
             <td class="choices">
-              <button v-for="verdict in verdicts" :key="verdict" type="button" :disabled="!!state.closedAt" :aria-pressed="sheet.curated?.verdict === verdict" :aria-label="`Sheet ${sheet.id} ${verdict}`" @click="curate(sheet, verdict)">{{ verdict }}</button>
+              <button
+                v-for="verdict in verdicts"
+                :key="verdict"
+                type="button"
+                :disabled="!!state.closedAt"
+                :aria-pressed="sheet.curated?.verdict === verdict"
+                :aria-label="`Sheet ${sheet.id} ${verdict}`"
+                @click="curate(sheet, verdict)"
+              >
+                {{ verdict }}
+              </button>
             </td>
           </tr>
         </tbody>
@@ -55,11 +109,42 @@ async function curateAll() {
 </template>
 
 <style scoped>
-.first { margin: 0 0 14px; }
-.verdict { font-weight: 600; } .is-doubtful { color: var(--doubtful); } .is-reject { color: var(--reject); }
-.reason { width: 100%; min-width: 90px; border: 0; border-bottom: 1px solid var(--rule); padding: 4px 0; background: transparent; color: var(--ink); }
-.choices { white-space: nowrap; }
-.choices button { padding: 4px 8px; min-height: 28px; border-bottom: 2px solid transparent; color: var(--green); }
-.choices button[aria-pressed='true'] { border-color: var(--ink); color: var(--ink); font-weight: 600; }
-.choices button:disabled { color: var(--soft); }
+.first {
+  margin: 0 0 14px;
+}
+.verdict {
+  font-weight: 600;
+}
+.is-doubtful {
+  color: var(--doubtful);
+}
+.is-reject {
+  color: var(--reject);
+}
+.reason {
+  width: 100%;
+  min-width: 90px;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  padding: 4px 0;
+  background: transparent;
+  color: var(--ink);
+}
+.choices {
+  white-space: nowrap;
+}
+.choices button {
+  padding: 4px 8px;
+  min-height: 28px;
+  border-bottom: 2px solid transparent;
+  color: var(--green);
+}
+.choices button[aria-pressed='true'] {
+  border-color: var(--ink);
+  color: var(--ink);
+  font-weight: 600;
+}
+.choices button:disabled {
+  color: var(--soft);
+}
 </style>

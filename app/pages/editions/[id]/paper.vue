@@ -9,10 +9,17 @@ const units = useUnits()
 const { busy, fault, field, giving } = useGiving()
 onMounted(() => void supplies.load())
 
-const copy = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
+const copy = <Value,>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
 const fresh = (): PiecePlan => ({
-  lotId: null, sheet: { width: 0, height: 0, deckles: { ...noEdges }, allowance: 0, grain: 'unknown' }, image: { width: 200, height: 150 },
-  margins: evenMargins(30, usualFoot), foot: usualFoot, trim: 0, grain: 'free', deckles: { ...noEdges }, strip: usualStrip,
+  lotId: null,
+  sheet: { width: 0, height: 0, deckles: { ...noEdges }, allowance: 0, grain: 'unknown' },
+  image: { width: 200, height: 150 },
+  margins: evenMargins(30, usualFoot),
+  foot: usualFoot,
+  trim: 0,
+  grain: 'free',
+  deckles: { ...noEdges },
+  strip: usualStrip,
 })
 const piece = ref<PiecePlan>(copy(edition.state!.piece ?? fresh()))
 const draft = useDraft(`piece ${edition.id}`, piece)
@@ -20,10 +27,12 @@ const plan = ref<TearPlan | null>(null)
 const showLot = ref(false)
 const counting = ref(false)
 const changed = computed(() => !sameContent(piece.value, edition.state!.piece))
-const lot = computed(() => supplies.lots.find(known => known.id === piece.value.lotId))
+const lot = computed(() => supplies.lots.find((known) => known.id === piece.value.lotId))
 const wanted = computed(() => edition.state!.plan!.start ?? goal(edition.state!.plan!))
 /** What is still to tear; once all is torn, the plan stands for the whole edition. */
-const stillToTear = computed(() => (edition.state!.made < wanted.value ? wanted.value - edition.state!.made : wanted.value))
+const stillToTear = computed(() =>
+  edition.state!.made < wanted.value ? wanted.value - edition.state!.made : wanted.value,
+)
 const money = computed(() => edition.studio.currency)
 
 async function keep() {
@@ -33,8 +42,19 @@ async function keep() {
 async function lotAdded(id: string) {
   showLot.value = false
   await supplies.load()
-  const added = supplies.lots.find(known => known.id === id)
-  if (added) piece.value = { ...piece.value, lotId: id, sheet: { ...piece.value.sheet, width: added.width, height: added.height, grain: added.grain, deckles: { ...added.deckles } } }
+  const added = supplies.lots.find((known) => known.id === id)
+  if (added)
+    piece.value = {
+      ...piece.value,
+      lotId: id,
+      sheet: {
+        ...piece.value.sheet,
+        width: added.width,
+        height: added.height,
+        grain: added.grain,
+        deckles: { ...added.deckles },
+      },
+    }
 }
 
 async function counted() {
@@ -46,14 +66,25 @@ async function counted() {
 <template>
   <div>
     <section class="part">
-      <div class="part-head"><h2>The sheet</h2><p>{{ wanted }} {{ edition.state!.plan!.start === null ? 'good prints are wanted' : 'sheets are to be started' }}; {{ edition.state!.made }} are torn so far</p></div>
+      <div class="part-head">
+        <h2>The sheet</h2>
+        <p>
+          {{ wanted }}
+          {{ edition.state!.plan!.start === null ? 'good prints are wanted' : 'sheets are to be started' }};
+          {{ edition.state!.made }} are torn so far
+        </p>
+      </div>
       <OpenForm @submit.prevent="keep">
         <PieceForm v-model="piece" :lots="supplies.lots" :fault="fault" :fault-field="field" />
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-        <p v-if="lot && lot.left < 0" class="trouble">The book is {{ -lot.left }} sheets short of {{ lot.name }}: more were torn than it knew of. Count the lot.</p>
+        <p v-if="lot && lot.left < 0" class="trouble">
+          The book is {{ -lot.left }} sheets short of {{ lot.name }}: more were torn than it knew of. Count the lot.
+        </p>
         <div class="buttons">
           <VBtn type="submit" :loading="busy" :disabled="!changed">Keep this sheet</VBtn>
-          <VBtn class="quiet" @click="showLot = !showLot">{{ showLot ? 'Leave the new paper' : 'Add paper to the store' }}</VBtn>
+          <VBtn class="quiet" @click="showLot = !showLot">{{
+            showLot ? 'Leave the new paper' : 'Add paper to the store'
+          }}</VBtn>
           <VBtn v-if="lot" class="quiet" @click="counting = !counting">Count the lot</VBtn>
           <VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn>
         </div>
@@ -65,18 +96,48 @@ async function counted() {
       <LotForm @done="lotAdded" />
     </section>
     <section v-if="piece.sheet.width > 0 && piece.sheet.height > 0" class="part">
-      <div class="part-head"><h2>Tear plan</h2><p>exact for straight tears right across; drawn to scale</p></div>
-      <TearPlanView v-model:plan="plan" :piece="piece" :count="stillToTear" :price="lot?.price ?? 0" :left="lot?.left ?? null" :paper="lot?.name ?? 'the sheet'" :title="edition.state!.title" />
+      <div class="part-head">
+        <h2>Tear plan</h2>
+        <p>exact for straight tears right across; drawn to scale</p>
+      </div>
+      <TearPlanView
+        v-model:plan="plan"
+        :piece="piece"
+        :count="stillToTear"
+        :price="lot?.price ?? 0"
+        :left="lot?.left ?? null"
+        :paper="lot?.name ?? 'the sheet'"
+        :title="edition.state!.title"
+      />
     </section>
     <section class="part">
-      <div class="part-head"><h2>Tear</h2><p>what was really got</p></div>
+      <div class="part-head">
+        <h2>Tear</h2>
+        <p>what was really got</p>
+      </div>
       <TearForm :lot="lot" :piece="piece" :plan="plan" @torn="supplies.load()" />
     </section>
     <section v-if="edition.state!.torn.length > 0" class="part">
       <div class="part-head"><h2>Torn so far</h2></div>
       <table class="ruled">
-        <thead><tr><th>Paper</th><th>Piece</th><th class="number">Large sheets</th><th class="number">Pieces</th><th class="number">Cost</th></tr></thead>
-        <tbody><tr v-for="(t, i) in edition.state!.torn" :key="i"><td>{{ t.lotName }}</td><td>{{ t.width > 0 ? units.size(t.width, t.height) : '' }}</td><td class="number">{{ t.lotSheets }}</td><td class="number">{{ t.count }}</td><td class="number">{{ money }} {{ (t.lotSheets * t.pricePerLotSheet).toFixed(2) }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th>Paper</th>
+            <th>Piece</th>
+            <th class="number">Large sheets</th>
+            <th class="number">Pieces</th>
+            <th class="number">Cost</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(t, i) in edition.state!.torn" :key="i">
+            <td>{{ t.lotName }}</td>
+            <td>{{ t.width > 0 ? units.size(t.width, t.height) : '' }}</td>
+            <td class="number">{{ t.lotSheets }}</td>
+            <td class="number">{{ t.count }}</td>
+            <td class="number">{{ money }} {{ (t.lotSheets * t.pricePerLotSheet).toFixed(2) }}</td>
+          </tr>
+        </tbody>
       </table>
     </section>
   </div>

@@ -16,49 +16,80 @@ const { layerId, layer } = useLayerChoice()
 const chosen = ref<string | null>(null)
 const { busy, fault, giving } = useGiving()
 const sheet = ref<number | null>(null)
-const settling = ref<Record<string, { sheetId: string, reason: string }>>({})
+const settling = ref<Record<string, { sheetId: string; reason: string }>>({})
 
 const state = computed(() => edition.state!)
 const strokes = computed(() => strokesOf(state.value, layerId.value, edition.isStored, session.nameOf))
 const pull = computed(() => (chosen.value ? pullOf(state.value, chosen.value) : undefined))
 const look = computed(() => outlook(state.value, edition.record, layerId.value))
 const stages = computed(() => streamOf(state.value))
-const mine = computed(() => state.value.pulls.filter(p => p.layerId === layerId.value && !p.voided && p.disputed === null && p.kind === 'pull'))
-const number = (verdict: string) => mine.value.filter(p => p.verdict === verdict).length
+const mine = computed(() =>
+  state.value.pulls.filter((p) => p.layerId === layerId.value && !p.voided && p.disputed === null && p.kind === 'pull'),
+)
+const number = (verdict: string) => mine.value.filter((p) => p.verdict === verdict).length
 const faultsNamed = computed(() => {
   const tally = new Map<string, number>()
-  for (const p of mine.value) if (p.verdict === 'reject') for (const key of p.faults) tally.set(key, (tally.get(key) ?? 0) + 1)
-  return [...tally].sort((a, b) => b[1] - a[1]).map(([key, n]) => `${faultWord(key)} ${n}`).join(', ')
+  for (const p of mine.value)
+    if (p.verdict === 'reject') for (const key of p.faults) tally.set(key, (tally.get(key) ?? 0) + 1)
+  return [...tally]
+    .sort((a, b) => b[1] - a[1])
+    .map(([key, n]) => `${faultWord(key)} ${n}`)
+    .join(', ')
 })
 const toPull = computed(() => (layer.value ? stackFor(state.value, layer.value).length : 0))
-const undried = computed(() => state.value.sheets.filter(s => !s.parts.length && layersOn(state.value, s).includes(layerId.value) && !s.dry.includes(layerId.value)).map(s => s.id))
-const voided = computed(() => state.value.pulls.filter(p => p.voided && p.layerId === layerId.value))
-const disputed = computed(() => state.value.pulls.filter(p => p.disputed && !p.disputed.settled))
+const undried = computed(() =>
+  state.value.sheets
+    .filter(
+      (s) => !s.parts.length && layersOn(state.value, s).includes(layerId.value) && !s.dry.includes(layerId.value),
+    )
+    .map((s) => s.id),
+)
+const voided = computed(() => state.value.pulls.filter((p) => p.voided && p.layerId === layerId.value))
+const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
 const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
 const drying = computed(() => standings(state.value).filter(({ place }) => place.kind === 'drying').length)
 /** What the gate asks: how many of the sheets still waiting for this layer must be pulled before it is cut away. */
 const gateWords = computed(() => {
   const plan = state.value.plan!
-  const after = Math.max(state.value.layers.length, plan.layersPlanned) - state.value.layers.findIndex(l => l.id === layerId.value) - 1
+  const after =
+    Math.max(state.value.layers.length, plan.layersPlanned) -
+    state.value.layers.findIndex((l) => l.id === layerId.value) -
+    1
   const more = morePullsFor(stackOf(state.value), toPull.value, after, plan, edition.record, 0.9)
   if (more === null) return toPull.value > 0 ? `Even all ${toPull.value} still waiting would not lift it to 90 %.` : ''
-  return more === 0 ? 'That is 90 % or more without another pull.' : `${more} more pulled and good would lift it to 90 %.`
+  return more === 0
+    ? 'That is 90 % or more without another pull.'
+    : `${more} more pulled and good would lift it to 90 %.`
 })
-const spoilable = computed(() => state.value.sheets.filter(s => ['blank', 'waiting', 'drying', 'doubtful', 'good', 'left behind'].includes(placeOf(state.value, s).kind)))
+const spoilable = computed(() =>
+  state.value.sheets.filter((s) =>
+    ['blank', 'waiting', 'drying', 'doubtful', 'good', 'left behind'].includes(placeOf(state.value, s).kind),
+  ),
+)
 const setting = computed(() => (layer.value ? setupInForce(layer.value) : null))
 
 const settlement = (id: string) => (settling.value[id] ??= { sheetId: '', reason: '' })
-const settle = (pullId: string, outcome: 'void' | 'move') => giving(() => edition.give('settle-dispute', {
-  pullId, outcome, sheetId: outcome === 'move' ? Number(settlement(pullId).sheetId) || null : null, reason: settlement(pullId).reason,
-}))
+const settle = (pullId: string, outcome: 'void' | 'move') =>
+  giving(() =>
+    edition.give('settle-dispute', {
+      pullId,
+      outcome,
+      sheetId: outcome === 'move' ? Number(settlement(pullId).sheetId) || null : null,
+      reason: settlement(pullId).reason,
+    }),
+  )
 async function cut() {
   const here = layerId.value
   // The page stays with the layer that was cut, though the press goes on to the next.
   if (await giving(() => edition.give('cut-further', { layerId: here }))) layerId.value = here
 }
 const spoil = async () => {
-  if (sheet.value !== null && await edition.tap('spoil-sheet', { sheetId: sheet.value, fault: 'handling', reason: '' })) sheet.value = null
+  if (
+    sheet.value !== null &&
+    (await edition.tap('spoil-sheet', { sheetId: sheet.value, fault: 'handling', reason: '' }))
+  )
+    sheet.value = null
 }
 </script>
 
@@ -66,10 +97,17 @@ const spoil = async () => {
   <div>
     <LayerPicker v-model="layerId" :layers="state.layers" />
     <section v-if="disputed.length > 0" id="disputed" class="part">
-      <div class="part-head"><h2>Disputed pulls</h2><p>stored, not counted; someone who was there settles them</p></div>
+      <div class="part-head">
+        <h2>Disputed pulls</h2>
+        <p>stored, not counted; someone who was there settles them</p>
+      </div>
       <ul class="lines">
         <li v-for="p in disputed" :key="p.pullId" class="dispute">
-          <p><strong>Pull {{ p.ordinal }}</strong>, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') }}, by {{ session.nameOf(p.by) }}. {{ p.disputed!.message }}</p>
+          <p>
+            <strong>Pull {{ p.ordinal }}</strong
+            >, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') }}, by {{ session.nameOf(p.by) }}.
+            {{ p.disputed!.message }}
+          </p>
           <VTextField v-model="settlement(p.pullId).reason" label="What really happened" />
           <VTextField v-model="settlement(p.pullId).sheetId" label="It lies on sheet" inputmode="numeric" />
           <VBtn class="quiet" :loading="busy" @click="settle(p.pullId, 'move')">Count it there</VBtn>
@@ -80,24 +118,69 @@ const spoil = async () => {
     </section>
     <section class="part">
       <div class="part-head">
-        <h2>{{ state.layers.length > 1 ? `Layer ${state.layers.findIndex(l => l.id === layerId) + 1}, ${layer?.name}` : layer?.name }}</h2>
-        <p>{{ [layer?.rollUp ? routineWords(layer.rollUp) : layer?.routine, setting?.pressName, layer?.zones.map(zone => zone.batchName).filter(Boolean).join(', ')].filter(Boolean).join(' · ') }}</p>
+        <h2>
+          {{
+            state.layers.length > 1
+              ? `Layer ${state.layers.findIndex((l) => l.id === layerId) + 1}, ${layer?.name}`
+              : layer?.name
+          }}
+        </h2>
+        <p>
+          {{
+            [
+              layer?.rollUp ? routineWords(layer.rollUp) : layer?.routine,
+              setting?.pressName,
+              layer?.zones
+                .map((zone) => zone.batchName)
+                .filter(Boolean)
+                .join(', '),
+            ]
+              .filter(Boolean)
+              .join(' · ')
+          }}
+        </p>
       </div>
       <template v-if="strokes.length > 0">
         <TallyDrawing v-model:chosen="chosen" :strokes="strokes" :cell="22" :tall="2.8" :label="layer?.name" />
         <div class="figures">
-          <span><b>{{ number('good') }}</b>good</span>
-          <span class="d"><b>{{ number('doubtful') }}</b>doubtful</span>
-          <span class="r"><b>{{ number('reject') }}</b>reject <span class="soft">{{ faultsNamed }}</span></span>
-          <span><b>{{ toPull }}</b>to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * toPull) }}</template></span>
-          <span class="c"><b>{{ percent(look.chance) }}</b>chance of {{ look.goal }}</span>
+          <span
+            ><b>{{ number('good') }}</b
+            >good</span
+          >
+          <span class="d"
+            ><b>{{ number('doubtful') }}</b
+            >doubtful</span
+          >
+          <span class="r"
+            ><b>{{ number('reject') }}</b
+            >reject <span class="soft">{{ faultsNamed }}</span></span
+          >
+          <span
+            ><b>{{ toPull }}</b
+            >to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * toPull) }}</template></span
+          >
+          <span class="c"
+            ><b>{{ percent(look.chance) }}</b
+            >chance of {{ look.goal }}</span
+          >
         </div>
         <InkEnough :layer-ids="[layerId]" />
-        <p class="soft rests">{{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a pass rate {{ restsOn(look.rate) }}.</p>
-        <PullLedger v-if="pull" :pull="pull" :sentence="strokes.find(stroke => stroke.key === chosen)?.sentence ?? ''" />
+        <p class="soft rests">
+          {{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a pass rate
+          {{ restsOn(look.rate) }}.
+        </p>
+        <PullLedger
+          v-if="pull"
+          :pull="pull"
+          :sentence="strokes.find((stroke) => stroke.key === chosen)?.sentence ?? ''"
+        />
       </template>
-      <p v-else-if="state.made === 0" class="soft">No paper is torn yet. <NuxtLink :to="`/editions/${edition.id}/paper`">Tear it first</NuxtLink>.</p>
-      <p v-else class="soft">Nothing pulled yet. <NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">Go to the bench</NuxtLink>.</p>
+      <p v-else-if="state.made === 0" class="soft">
+        No paper is torn yet. <NuxtLink :to="`/editions/${edition.id}/paper`">Tear it first</NuxtLink>.
+      </p>
+      <p v-else class="soft">
+        Nothing pulled yet. <NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">Go to the bench</NuxtLink>.
+      </p>
     </section>
     <section v-if="state.made > 0" class="part">
       <div class="part-head"><h2>From torn to here</h2></div>
@@ -106,33 +189,95 @@ const spoil = async () => {
     <section v-if="!state.closedAt && strokes.length > 0" class="part">
       <div class="part-head"><h2>The stack</h2></div>
       <div class="buttons first">
-        <VBtn v-if="undried.length > 0" class="quiet" @click="edition.tap('declare-dry', { layerId, sheetIds: undried })">Declare {{ undried.length }} {{ undried.length === 1 ? 'sheet' : 'sheets' }} dry</VBtn>
+        <VBtn
+          v-if="undried.length > 0"
+          class="quiet"
+          @click="edition.tap('declare-dry', { layerId, sheetIds: undried })"
+          >Declare {{ undried.length }} {{ undried.length === 1 ? 'sheet' : 'sheets' }} dry</VBtn
+        >
         <span v-else class="soft">Every sheet of this layer is declared dry.</span>
-        <VBtn v-if="isReduction && layer && !layer.cutFurther && !isLast" class="quiet" :loading="busy" @click="cut">The block is cut to its next state</VBtn>
+        <VBtn v-if="isReduction && layer && !layer.cutFurther && !isLast" class="quiet" :loading="busy" @click="cut"
+          >The block is cut to its next state</VBtn
+        >
         <span v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</span>
       </div>
-      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate"><strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive, {{ edition.at?.doubtful }} of them doubtful, {{ drying }} drying, {{ look.goal }} wanted. Chance {{ percent(look.chance) }}<template v-if="toPull > 0"> if the {{ toPull }} still waiting are pulled too</template>, without the doubtful {{ percent(look.chanceWithoutDoubtful) }}. {{ gateWords }} <template v-if="toPull > 0">What still waits for this layer is left behind by the cut. </template>Once cut, no more of this layer can ever be pulled.</p>
+      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate">
+        <strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive,
+        {{ edition.at?.doubtful }} of them doubtful, {{ drying }} drying, {{ look.goal }} wanted. Chance
+        {{ percent(look.chance)
+        }}<template v-if="toPull > 0"> if the {{ toPull }} still waiting are pulled too</template>, without the doubtful
+        {{ percent(look.chanceWithoutDoubtful) }}. {{ gateWords }}
+        <template v-if="toPull > 0">What still waits for this layer is left behind by the cut. </template>Once cut, no
+        more of this layer can ever be pulled.
+      </p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <OpenForm @submit.prevent="spoil">
         <div class="spoil">
-        <VSelect v-model="sheet" label="A sheet was spoiled off the press" placeholder="which" :items="spoilable.map(s => ({ value: s.id, title: `sheet ${s.id}` }))" />
-        <VBtn class="quiet" type="submit" :disabled="sheet === null">Spoil it</VBtn>
+          <VSelect
+            v-model="sheet"
+            label="A sheet was spoiled off the press"
+            placeholder="which"
+            :items="spoilable.map((s) => ({ value: s.id, title: `sheet ${s.id}` }))"
+          />
+          <VBtn class="quiet" type="submit" :disabled="sheet === null">Spoil it</VBtn>
         </div>
       </OpenForm>
     </section>
     <section v-if="voided.length > 0" class="part">
-      <div class="part-head"><h2>Voided</h2><p>kept in the ledger, not counted</p></div>
-      <ul class="lines"><li v-for="p in voided" :key="p.pullId" class="voided">Pull {{ p.ordinal }}, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') || 'of proof paper' }} <VBtn v-if="!p.disputed" class="quiet" @click="edition.tap('restore-pull', { pullId: p.pullId })">Restore</VBtn></li></ul>
+      <div class="part-head">
+        <h2>Voided</h2>
+        <p>kept in the ledger, not counted</p>
+      </div>
+      <ul class="lines">
+        <li v-for="p in voided" :key="p.pullId" class="voided">
+          Pull {{ p.ordinal }}, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') || 'of proof paper' }}
+          <VBtn v-if="!p.disputed" class="quiet" @click="edition.tap('restore-pull', { pullId: p.pullId })"
+            >Restore</VBtn
+          >
+        </li>
+      </ul>
     </section>
   </div>
 </template>
 
 <style scoped>
-.rests { font-size: 0.82rem; margin-top: 6px; }
-.first { margin-top: 0; }
-.gate { margin-top: 14px; max-width: 64ch; }
-.spoil { display: grid; grid-template-columns: 260px auto; gap: 20px; align-items: end; justify-content: start; margin-top: 18px; }
-.dispute { display: grid; grid-template-columns: minmax(0, 1fr) 130px auto auto; gap: 10px 18px; align-items: end; } .dispute p { grid-column: 1 / -1; }
-.voided { display: flex; justify-content: space-between; align-items: center; max-width: 520px; }
-@media (max-width: 900px) { .dispute { grid-template-columns: minmax(0, 1fr); } }
+.rests {
+  font-size: 0.82rem;
+  margin-top: 6px;
+}
+.first {
+  margin-top: 0;
+}
+.gate {
+  margin-top: 14px;
+  max-width: 64ch;
+}
+.spoil {
+  display: grid;
+  grid-template-columns: 260px auto;
+  gap: 20px;
+  align-items: end;
+  justify-content: start;
+  margin-top: 18px;
+}
+.dispute {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 130px auto auto;
+  gap: 10px 18px;
+  align-items: end;
+}
+.dispute p {
+  grid-column: 1 / -1;
+}
+.voided {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  max-width: 520px;
+}
+@media (max-width: 900px) {
+  .dispute {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -9,7 +9,7 @@ const session = useSession()
 const units = useUnits()
 const { busy, fault, giving } = useGiving()
 const formatting = useGiving()
-const copy = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
+const copy = <Value,>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
 
 /** The first draft: the planned sheet, and the first block laid so that its image falls inside the margins. */
 function fresh(): RegisterPlan {
@@ -20,12 +20,24 @@ function fresh(): RegisterPlan {
   const place = block?.image ?? { left: 0, top: 0, ...image }
   return {
     sheet: piece ? finishedSize(piece) : { width: 300, height: 230 },
-    outline: { left: margins.left - place.left, top: margins.top - place.top, width: block?.width ?? image.width, height: block?.height ?? image.height },
+    outline: {
+      left: margins.left - place.left,
+      top: margins.top - place.top,
+      width: block?.width ?? image.width,
+      height: block?.height ?? image.height,
+    },
     image: { left: place.left, top: place.top, width: place.width, height: place.height },
-    rotation: block?.rotation ?? 0, meeting: 'paper onto block', mat: null, series: null, stops: 30, pins: [],
+    rotation: block?.rotation ?? 0,
+    meeting: 'paper onto block',
+    mat: null,
+    series: null,
+    stops: 30,
+    pins: [],
   }
 }
-const form = ref(copy({ register: edition.state!.register?.register ?? fresh(), formatId: edition.state!.register?.formatId ?? null }))
+const form = ref(
+  copy({ register: edition.state!.register?.register ?? fresh(), formatId: edition.state!.register?.formatId ?? null }),
+)
 const draft = useDraft(`register ${edition.id}`, form)
 const plan = computed(() => form.value.register)
 const cannot = computed(() => registerFault(plan.value))
@@ -35,15 +47,29 @@ const changed = computed(() => !sameContent(form.value, edition.state!.register)
 const formats = computed(() => edition.studio.seriesFormats)
 const formatName = ref('')
 const page = ref<'A4' | 'Letter'>(units.unit === 'in' ? 'Letter' : 'A4')
-const meetings = [{ value: 'paper onto block', title: 'paper laid onto the block' }, { value: 'block onto paper', title: 'block set onto the paper' }]
-const rotation = computed({ get: () => String(plan.value.rotation), set: (text) => { plan.value.rotation = Number(text.replace(',', '.')) || 0 } })
+const meetings = [
+  { value: 'paper onto block', title: 'paper laid onto the block' },
+  { value: 'block onto paper', title: 'block set onto the paper' },
+]
+const rotation = computed({
+  get: () => String(plan.value.rotation),
+  set: (text) => {
+    plan.value.rotation = Number(text.replace(',', '.')) || 0
+  },
+})
 
 function useFormat(id: string | null) {
   form.value.formatId = id
-  const format = formats.value.find(known => known.id === id)
+  const format = formats.value.find((known) => known.id === id)
   if (!format) return void (plan.value.series = null)
   plan.value.series = { topLine: format.topLine, footLine: format.footLine }
-  if (format.mat) plan.value.mat = { left: (plan.value.sheet.width - format.mat.width) / 2, top: format.topLine, width: format.mat.width, height: format.mat.height }
+  if (format.mat)
+    plan.value.mat = {
+      left: (plan.value.sheet.width - format.mat.width) / 2,
+      top: format.topLine,
+      width: format.mat.width,
+      height: format.mat.height,
+    }
 }
 
 async function keepFormat() {
@@ -69,53 +95,156 @@ async function file(kind: 'pdf' | 'svg') {
     return download(svgFile(sheet.value!, title), 'image/svg+xml', fileName(edition.state!.title, 'registration.svg'))
   }
   const { pdfFile } = await import('~/drawings/pdf-file')
-  download(pdfFile(sheet.value!, pages[page.value], title), 'application/pdf', fileName(edition.state!.title, 'registration.pdf'))
+  download(
+    pdfFile(sheet.value!, pages[page.value], title),
+    'application/pdf',
+    fileName(edition.state!.title, 'registration.pdf'),
+  )
 }
 </script>
 
 <template>
   <div>
     <section class="part">
-      <div class="part-head"><h2>Registration sheet</h2><p>how paper meets block, given as the finished print is seen from the front</p></div>
+      <div class="part-head">
+        <h2>Registration sheet</h2>
+        <p>how paper meets block, given as the finished print is seen from the front</p>
+      </div>
       <div class="halves">
         <OpenForm @submit.prevent="keep">
           <div class="fields">
             <VSelect v-model="plan.meeting" class="wide" label="At the press" :items="meetings" />
-            <LengthField v-model="plan.sheet.width" label="Sheet, width" /><LengthField v-model="plan.sheet.height" label="Sheet, height" />
-            <LengthField v-model="plan.outline.width" label="Block or mount, width" /><LengthField v-model="plan.outline.height" label="Block or mount, height" />
-            <LengthField v-model="plan.outline.left" label="Block from the left edge" /><LengthField v-model="plan.outline.top" label="Block from the top edge" />
-            <LengthField v-model="plan.image.left" label="Image inside, from the left" /><LengthField v-model="plan.image.top" label="Image inside, from the top" />
-            <LengthField v-model="plan.image.width" label="Image, width" /><LengthField v-model="plan.image.height" label="Image, height" />
+            <LengthField v-model="plan.sheet.width" label="Sheet, width" /><LengthField
+              v-model="plan.sheet.height"
+              label="Sheet, height"
+            />
+            <LengthField v-model="plan.outline.width" label="Block or mount, width" /><LengthField
+              v-model="plan.outline.height"
+              label="Block or mount, height"
+            />
+            <LengthField v-model="plan.outline.left" label="Block from the left edge" /><LengthField
+              v-model="plan.outline.top"
+              label="Block from the top edge"
+            />
+            <LengthField v-model="plan.image.left" label="Image inside, from the left" /><LengthField
+              v-model="plan.image.top"
+              label="Image inside, from the top"
+            />
+            <LengthField v-model="plan.image.width" label="Image, width" /><LengthField
+              v-model="plan.image.height"
+              label="Image, height"
+            />
             <VTextField v-model="rotation" label="Block turned" inputmode="decimal" suffix="° clockwise" />
             <LengthField v-model="plan.stops" label="Stops, length (0 for none)" />
           </div>
           <h3>Mat window</h3>
-          <VCheckbox :model-value="plan.mat !== null" label="draw a mat window" @update:model-value="plan.mat = $event ? { left: plan.outline.left, top: plan.outline.top, width: plan.outline.width, height: plan.outline.height } : null" />
-          <div v-if="plan.mat" class="fields"><LengthField v-model="plan.mat.left" label="From the left" /><LengthField v-model="plan.mat.top" label="From the top" /><LengthField v-model="plan.mat.width" label="Window, width" /><LengthField v-model="plan.mat.height" label="Window, height" /></div>
+          <VCheckbox
+            :model-value="plan.mat !== null"
+            label="draw a mat window"
+            @update:model-value="
+              plan.mat = $event
+                ? {
+                    left: plan.outline.left,
+                    top: plan.outline.top,
+                    width: plan.outline.width,
+                    height: plan.outline.height,
+                  }
+                : null
+            "
+          />
+          <div v-if="plan.mat" class="fields">
+            <LengthField v-model="plan.mat.left" label="From the left" /><LengthField
+              v-model="plan.mat.top"
+              label="From the top"
+            /><LengthField v-model="plan.mat.width" label="Window, width" /><LengthField
+              v-model="plan.mat.height"
+              label="Window, height"
+            />
+          </div>
           <h3>Series</h3>
-          <VSelect v-if="formats.length > 0" :model-value="form.formatId" label="Format shared with other editions" :items="[{ value: null, title: 'none' }, ...formats.map(f => ({ value: f.id, title: `${f.name}: top ${units.length(f.topLine)}, foot ${units.length(f.footLine)}` }))]" @update:model-value="useFormat($event as string | null)" />
-          <VCheckbox :model-value="plan.series !== null" label="draw common top and foot lines" @update:model-value="plan.series = $event ? { topLine: plan.outline.top + plan.image.top, footLine: Math.max(0, plan.sheet.height - plan.outline.top - plan.image.top - plan.image.height) } : null; form.formatId = null" />
+          <VSelect
+            v-if="formats.length > 0"
+            :model-value="form.formatId"
+            label="Format shared with other editions"
+            :items="[
+              { value: null, title: 'none' },
+              ...formats.map((f) => ({
+                value: f.id,
+                title: `${f.name}: top ${units.length(f.topLine)}, foot ${units.length(f.footLine)}`,
+              })),
+            ]"
+            @update:model-value="useFormat($event as string | null)"
+          />
+          <VCheckbox
+            :model-value="plan.series !== null"
+            label="draw common top and foot lines"
+            @update:model-value="
+              plan.series = $event
+                ? {
+                    topLine: plan.outline.top + plan.image.top,
+                    footLine: Math.max(0, plan.sheet.height - plan.outline.top - plan.image.top - plan.image.height),
+                  }
+                : null
+              form.formatId = null
+            "
+          />
           <template v-if="plan.series">
-            <div class="fields"><LengthField v-model="plan.series.topLine" label="Top line from the top edge" /><LengthField v-model="plan.series.footLine" label="Foot line from the lower edge" /><VTextField v-model="formatName" label="Keep these lines for a series" placeholder="its name" maxlength="80" /></div>
+            <div class="fields">
+              <LengthField v-model="plan.series.topLine" label="Top line from the top edge" /><LengthField
+                v-model="plan.series.footLine"
+                label="Foot line from the lower edge"
+              /><VTextField
+                v-model="formatName"
+                label="Keep these lines for a series"
+                placeholder="its name"
+                maxlength="80"
+              />
+            </div>
             <p v-if="formatting.fault.value" class="trouble" role="alert">{{ formatting.fault.value }}</p>
-            <div v-if="formatName.trim()" class="buttons"><VBtn class="quiet" :loading="formatting.busy.value" @click="keepFormat">Keep the series format</VBtn></div>
+            <div v-if="formatName.trim()" class="buttons">
+              <VBtn class="quiet" :loading="formatting.busy.value" @click="keepFormat">Keep the series format</VBtn>
+            </div>
           </template>
           <h3>Pins</h3>
-          <div v-for="(pin, i) in plan.pins" :key="i" class="pin"><LengthField v-model="pin.x" :label="`Pin ${i + 1}, from the left`" /><LengthField v-model="pin.y" :label="`Pin ${i + 1}, from the top`" /><LengthField v-model="pin.diameter" :label="`Pin ${i + 1}, across`" fine /><VBtn class="quiet" :aria-label="`Take out pin ${i + 1}`" @click="plan.pins.splice(i, 1)">Take out</VBtn></div>
-          <div class="buttons"><VBtn class="quiet" @click="plan.pins.push({ x: plan.sheet.width / 2, y: 8, diameter: 6 })">One more pin</VBtn></div>
+          <div v-for="(pin, i) in plan.pins" :key="i" class="pin">
+            <LengthField v-model="pin.x" :label="`Pin ${i + 1}, from the left`" /><LengthField
+              v-model="pin.y"
+              :label="`Pin ${i + 1}, from the top`"
+            /><LengthField v-model="pin.diameter" :label="`Pin ${i + 1}, across`" fine /><VBtn
+              class="quiet"
+              :aria-label="`Take out pin ${i + 1}`"
+              @click="plan.pins.splice(i, 1)"
+              >Take out</VBtn
+            >
+          </div>
+          <div class="buttons">
+            <VBtn class="quiet" @click="plan.pins.push({ x: plan.sheet.width / 2, y: 8, diameter: 6 })"
+              >One more pin</VBtn
+            >
+          </div>
           <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-          <div class="buttons"><VBtn type="submit" :loading="busy" :disabled="!changed || cannot !== null">Keep the registration sheet</VBtn></div>
+          <div class="buttons">
+            <VBtn type="submit" :loading="busy" :disabled="!changed || cannot !== null"
+              >Keep the registration sheet</VBtn
+            >
+          </div>
         </OpenForm>
         <div class="seen">
           <p v-if="cannot" class="trouble" role="alert">{{ cannot.message }}</p>
           <template v-else>
             <LineDrawing :drawing="sheet!" :label="`Registration sheet. ${seen}`" />
-            <p class="soft">{{ seen }} Solid: paper and block. Dashed blue: image. Dash-dot: mat window. Green: series lines.</p>
+            <p class="soft">
+              {{ seen }} Solid: paper and block. Dashed blue: image. Dash-dot: mat window. Green: series lines.
+            </p>
             <div class="buttons">
               <VSelect v-model="page" class="page" label="Printer’s page" :items="['A4', 'Letter']" />
-              <VBtn class="quiet" @click="file('pdf')">PDF at full size</VBtn><VBtn class="quiet" @click="file('svg')">SVG</VBtn>
+              <VBtn class="quiet" @click="file('pdf')">PDF at full size</VBtn
+              ><VBtn class="quiet" @click="file('svg')">SVG</VBtn>
             </div>
-            <p class="soft">Print at 100 %, without fitting to the page, and check the 100 mm rule. Larger sheets come on several pages with a 10 mm overlap and match marks. No metal pin or packing edge under a roller.</p>
+            <p class="soft">
+              Print at 100 %, without fitting to the page, and check the 100 mm rule. Larger sheets come on several
+              pages with a 10 mm overlap and match marks. No metal pin or packing edge under a roller.
+            </p>
           </template>
         </div>
       </div>
@@ -124,8 +253,42 @@ async function file(kind: 'pdf' | 'svg') {
 </template>
 
 <style scoped>
-.halves { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 30px; align-items: start; }
-.seen { position: sticky; top: 12px; } .seen p { margin-top: 10px; font-size: 0.86rem; } .page { max-width: 130px; }
-h3 { margin: 20px 0 6px; } .pin { display: grid; grid-template-columns: 1fr 1fr 1fr auto; gap: 14px; align-items: end; margin-bottom: 8px; }
-@media (max-width: 900px) { .halves { grid-template-columns: minmax(0, 1fr); } .seen { position: static; } .pin { grid-template-columns: 1fr 1fr; } }
+.halves {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 30px;
+  align-items: start;
+}
+.seen {
+  position: sticky;
+  top: 12px;
+}
+.seen p {
+  margin-top: 10px;
+  font-size: 0.86rem;
+}
+.page {
+  max-width: 130px;
+}
+h3 {
+  margin: 20px 0 6px;
+}
+.pin {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr auto;
+  gap: 14px;
+  align-items: end;
+  margin-bottom: 8px;
+}
+@media (max-width: 900px) {
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .seen {
+    position: static;
+  }
+  .pin {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 </style>

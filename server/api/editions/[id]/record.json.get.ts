@@ -6,5 +6,5 @@ export default defineEventHandler(async (event) => {
   const { room } = await asking(event)
   const { state, studio } = await readEdition(room, getRouterParam(event, 'id') ?? '')
   setResponseHeader(event, 'content-disposition', 'attachment; filename="edition-record.json"')
-  return editionRecord(state, studio, id => room.people.get(id)?.name ?? id)
+  return editionRecord(state, studio, (id) => room.people.get(id)?.name ?? id)
 })
