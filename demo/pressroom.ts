@@ -192,13 +192,11 @@ async function finish(
   for (const sheetId of doubtful)
     await edition.wait(0.3).give('curate', { sheetId, verdict: 'reject', reason: 'weaker beside the BAT' })
   const numbered = good.slice(0, size)
-  await edition
-    .wait(5)
-    .give('give-numbers', {
-      series: 'edition',
-      size,
-      assignments: numbered.map((sheetId, i) => ({ sheetId, number: i + 1 })),
-    })
+  await edition.wait(5).give('give-numbers', {
+    series: 'edition',
+    size,
+    assignments: numbered.map((sheetId, i) => ({ sheetId, number: i + 1 })),
+  })
   const rest = good.slice(size, size + proofs)
   if (rest.length > 0)
     await edition.give('give-numbers', {

@@ -22,8 +22,7 @@ defineExpose({ ordered })
         :title="fault.seen"
         @click="emit('name', fault.key)"
       >
-        <kbd v-if="i < 9">{{ i + 1 }}</kbd
-        >{{ fault.word }}
+        <kbd v-if="i < 9">{{ i + 1 }}</kbd>{{ fault.word }}
       </button>
       <button type="button" class="done" @click="emit('done')">Go on</button>
     </div>

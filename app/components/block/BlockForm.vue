@@ -93,8 +93,11 @@ async function save() {
     </p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <div class="buttons">
-      <VBtn type="submit" :loading="busy">{{ known ? 'Change the block' : 'Keep the block' }}</VBtn
-      ><VBtn class="quiet" @click="emit('done')">Leave it</VBtn>
+      <VBtn type="submit" :loading="busy">{{ known ? 'Change the block' : 'Keep the block' }}</VBtn><VBtn
+        class="quiet"
+        @click="emit('done')"
+        >Leave it</VBtn
+      >
     </div>
     <p class="soft care">
       Cut away from the body with the other hand behind the edge, on a bench hook; a sharp blade slips less. Chamfer

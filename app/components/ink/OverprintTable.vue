@@ -287,8 +287,7 @@ async function save() {
       </div>
       <ul v-if="form.wishes.length > 0" class="lines">
         <li v-for="(one, i) in form.wishes" :key="i" class="wished">
-          <span>{{ wishWords(one) }}</span
-          ><button
+          <span>{{ wishWords(one) }}</span><button
             type="button"
             :aria-label="`Drop the wish for ${named(one.layers)}`"
             @click="

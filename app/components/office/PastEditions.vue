@@ -172,8 +172,7 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
       <div class="buttons">
         <VBtn v-if="read.rows.length > 0" :loading="busy" @click="importRows">{{
           read.faults.length > 0 ? `Import the ${read.rows.length} good rows` : `Import ${read.rows.length}`
-        }}</VBtn
-        ><VBtn class="quiet" @click="read = null">Import none</VBtn>
+        }}</VBtn><VBtn class="quiet" @click="read = null">Import none</VBtn>
       </div>
     </div>
   </div>

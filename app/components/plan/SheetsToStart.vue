@@ -227,9 +227,11 @@ const choose = (confidence: number, sheets: number) => {
       <div>
         <dt>a good print</dt>
         <dd>
-          <strong>{{ money(cost.perGoodPrint) }}</strong
-          >, beside {{ money(clean.perGoodPrint) }} if none were lost: spoilage costs
-          {{ money(cost.perGoodPrint - clean.perGoodPrint) }} of each<span v-if="piece === null" class="soft">
+          <strong>{{ money(cost.perGoodPrint) }}</strong>, beside {{ money(clean.perGoodPrint) }} if none were lost:
+          spoilage costs {{ money(cost.perGoodPrint - clean.perGoodPrint) }} of each<span
+            v-if="piece === null"
+            class="soft"
+          >
             (paper not reckoned yet)</span
           >
         </dd>

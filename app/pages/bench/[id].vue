@@ -220,8 +220,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         />
         <div v-else-if="panel === 'adjust'" class="panel" role="group" aria-label="What was changed">
           <button v-for="(kind, i) in adjustmentKinds" :key="kind" type="button" @click="adjust(kind)">
-            <kbd>{{ i + 1 }}</kbd
-            >{{ adjustmentWord(kind) }}
+            <kbd>{{ i + 1 }}</kbd>{{ adjustmentWord(kind) }}
           </button>
         </div>
         <div v-else-if="panel === 'more'" class="panel" role="group" aria-label="More">

@@ -101,8 +101,12 @@ function standing(edition: EditionSummary): string {
       <tbody>
         <tr v-for="edition in found" :key="edition.id">
           <td>
-            <NuxtLink :to="`/editions/${edition.id}`">{{ edition.title }}</NuxtLink
-            ><span v-if="edition.disputed > 0" class="trouble"> {{ edition.disputed }} disputed</span>
+            <NuxtLink :to="`/editions/${edition.id}`">{{ edition.title }}</NuxtLink><span
+              v-if="edition.disputed > 0"
+              class="trouble"
+            >
+              {{ edition.disputed }} disputed</span
+            >
           </td>
           <td>{{ edition.state }}</td>
           <td>{{ edition.artist }}</td>

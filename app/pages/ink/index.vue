@@ -223,8 +223,11 @@ function about(tub: TubSummary): string {
         </li>
       </ul>
       <div class="buttons">
-        <VBtn class="quiet" @click="adding = !adding">{{ adding ? 'Leave the new ink' : 'Add an ink' }}</VBtn
-        ><VBtn v-if="loaded && tubs.length === 0" class="quiet" :loading="starting.busy.value" @click="putStarters"
+        <VBtn class="quiet" @click="adding = !adding">{{ adding ? 'Leave the new ink' : 'Add an ink' }}</VBtn><VBtn
+          v-if="loaded && tubs.length === 0"
+          class="quiet"
+          :loading="starting.busy.value"
+          @click="putStarters"
           >Put up a first shelf</VBtn
         >
       </div>

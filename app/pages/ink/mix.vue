@@ -181,8 +181,9 @@ async function useFor(batchId: string) {
       </section>
       <p v-if="fault && field !== 'name'" class="trouble" role="alert">{{ fault }}</p>
       <div class="buttons">
-        <VBtn type="submit" :loading="busy">{{ more ? 'Stir it in' : 'Put it on the slab' }}</VBtn
-        ><NuxtLink to="/ink">To the slab, leaving it for later</NuxtLink>
+        <VBtn type="submit" :loading="busy">{{ more ? 'Stir it in' : 'Put it on the slab' }}</VBtn><NuxtLink to="/ink"
+          >To the slab, leaving it for later</NuxtLink
+        >
       </div>
     </form>
   </div>

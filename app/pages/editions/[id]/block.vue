@@ -35,8 +35,8 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
       <p v-if="known.block.note" class="soft">{{ known.block.note }}</p>
       <ol v-if="known.states.length > 0" class="lines states">
         <li v-for="cut in known.states" :key="cut.stateId">
-          <strong>{{ cut.name }}</strong
-          >, {{ date(cut.cutOn) }}<span v-if="cut.note" class="soft"> · {{ cut.note }}</span
+          <strong>{{ cut.name }}</strong>, {{ date(cut.cutOn)
+          }}<span v-if="cut.note" class="soft"> · {{ cut.note }}</span
           ><BlockPicture
             v-if="cut.pictureId"
             v-model:mirrored="mirrored"
@@ -75,8 +75,7 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
       <div v-else-if="!edition.state!.closedAt" class="buttons">
         <VBtn @click="open = { what: 'new', blockId: '' }">{{
           edition.state!.blocks.length === 0 ? 'Describe the block' : 'One more block'
-        }}</VBtn
-        ><VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn>
+        }}</VBtn><VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn>
       </div>
     </section>
   </div>

@@ -75,8 +75,9 @@ async function curateAll() {
             <td>{{ sheet.id }}</td>
             <td class="soft">{{ history(sheet) }}</td>
             <td>
-              <span :class="`verdict is-${standingVerdict(state, sheet)}`">{{ standingVerdict(state, sheet) }}</span
-              ><span v-if="sheet.curated" class="soft"> curated</span
+              <span :class="`verdict is-${standingVerdict(state, sheet)}`">{{
+                standingVerdict(state, sheet)
+              }}</span><span v-if="sheet.curated" class="soft"> curated</span
               ><span v-if="sheet.mark" class="soft"> {{ sheet.mark.series }} {{ sheet.mark.number }}</span>
             </td>
             <td>

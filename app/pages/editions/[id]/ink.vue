@@ -57,8 +57,7 @@ const showBlend = computed(
           <li v-for="batch in inForce" :key="batch.id" class="batch">
             <svg width="54" height="34" aria-hidden="true"><rect width="54" height="34" :fill="batch.colour" /></svg>
             <div>
-              <strong>{{ batch.name }}</strong
-              >, {{ batch.family }}
+              <strong>{{ batch.name }}</strong>, {{ batch.family }}
               <p class="soft">
                 {{
                   batch.components

@@ -153,8 +153,7 @@ const amendSize = () =>
         <div class="print" aria-hidden="true">
           <div class="image" />
           <div class="pencil">
-            <span>{{ lineOf(next).left }}</span
-            ><span>{{ lineOf(next).middle }}</span
+            <span>{{ lineOf(next).left }}</span><span>{{ lineOf(next).middle }}</span
             ><span>{{ lineOf(next).right }}</span>
           </div>
         </div>
