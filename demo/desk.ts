@@ -1,10 +1,9 @@
-import { tornRight } from '#core/edition/commands'
-import type { EditionCommands, EditionCommandType } from '#core/edition/commands'
+import { type CommandData, type EditionCommandType } from '#core/house/acts'
 import type { BlockDescription, BlockKind } from '#core/block/block'
-import type { LotDescription } from '#core/stores/lot'
+import type { LotDescription } from '#core/stores/lot/state'
+import type { Role } from '#core/ground/envelope'
 import { evenMargins, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
 import { noEdges, usualStrip } from '#core/paper/tear-plan'
-import type { Role } from '#core/ledger/envelope'
 import type { AdjustmentKind } from '#core/print/verdicts'
 
 const adjustments: Record<string, AdjustmentKind> = {
@@ -59,13 +58,13 @@ export class EditionInHand {
     return this
   }
 
-  async give<T extends EditionCommandType>(type: T, data: EditionCommands[T], by = this.by): Promise<string> {
+  async give<T extends EditionCommandType>(type: T, data: CommandData<T>, by = this.by): Promise<string> {
     const { seq, id } = await this.desk.give(by, this.stream, type, data, this.at, this.seq)
     this.seq = seq
     return id
   }
 
-  async start(data: EditionCommands['start-edition'], layerName: string): Promise<this> {
+  async start(data: CommandData<'start-edition'>, layerName: string): Promise<this> {
     const id = await this.give('start-edition', data)
     this.layers.push(`${id}-1`)
     await this.give('change-layer', {
@@ -99,7 +98,7 @@ export class EditionInHand {
     pressId: string,
     turns: number,
     divisions: number,
-    packing: EditionCommands['set-press']['packing'],
+    packing: CommandData<'set-press'>['packing'],
   ): Promise<this> {
     const layerId = this.layers[layer]!
     await this.give('set-press', {
@@ -161,16 +160,15 @@ export class EditionInHand {
     lot: DemoLot,
     lotSheets: number,
     count: number,
-    more: Partial<EditionCommands['tear']> = {},
+    more: Partial<CommandData<'tear'>> = {},
   ): Promise<this> {
-    await this.give('tear', {
-      ...tornRight(lot.id, lotSheets, count, this.piece ? pieceSize(this.piece) : undefined),
-      ...more,
-    })
+    const size = this.piece ? pieceSize(this.piece) : { width: 0, height: 0 }
+    const right = { lotId: lot.id, lotSheets, count, wrong: 0, reason: '', rationId: null, offcuts: [] }
+    await this.give('tear', { ...right, ...size, ...more })
     return this
   }
 
-  async pull(layer: number, sheetId: number | null, more: Partial<EditionCommands['pull']> = {}): Promise<string> {
+  async pull(layer: number, sheetId: number | null, more: Partial<CommandData<'pull'>> = {}): Promise<string> {
     const layerId = this.layers[layer]!
     const batch = this.batches.get(layerId)
     return await this.give('pull', {

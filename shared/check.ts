@@ -1,6 +1,6 @@
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
-import type { Refusal } from '#core/ledger/envelope'
+import type { Refusal } from '#core/ground/refusal'
 
 function firstFault(errors: ValidationError[], path = ''): { field: string; message: string; value: unknown } {
   const error = errors[0]!

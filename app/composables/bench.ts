@@ -1,7 +1,7 @@
+import { type CommandData } from '#core/house/acts'
 import { computed, ref } from 'vue'
-import type { EditionCommands } from '#core/edition/commands'
 import { isDryFor, nextSheet, stackFor } from '#core/edition/stack'
-import type { Pull } from '#core/edition/state'
+import type { Pull } from '#core/edition/pull'
 import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
 import { useEdition } from '~/stores/edition'
 import { useSession } from '~/stores/session'
@@ -40,7 +40,7 @@ export function useBench(wantedLayer: string) {
   const last = computed(() => mine.value.findLast(counts) ?? (edition.state?.pulls ?? []).findLast(counts))
   const lastVoided = computed(() => mine.value.findLast((pull) => pull.voided && pull.disputed === null))
 
-  function data(kind: PullKind, verdict: Verdict): EditionCommands['pull'] {
+  function data(kind: PullKind, verdict: Verdict): CommandData<'pull'> {
     const takesSheet = kind === 'pull' || onGoodPaper.value
     return {
       layerId: layerId.value,

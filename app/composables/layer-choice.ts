@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import { layerAtPress } from '#core/edition/stack'
-import { layerOf } from '#core/edition/state'
+import { layerOf } from '#core/edition/layer'
 import { useEdition } from '~/stores/edition'
 
 /** The layer a page is about: the one chosen, else the one at the press. */

@@ -1,7 +1,8 @@
 import { computed, ref } from 'vue'
 import { correct, fractionsOf, weightsOf } from '#core/ink/recipe'
 import { mixWarnings } from '#core/ink/suits'
-import type { Component, InkFamily } from '#core/stores/batch'
+import type { Component } from '#core/ink/component'
+import type { InkFamily } from '#core/ink/family'
 import { grams } from '~/drawings/words'
 
 /** One line of a recipe: an ink of the store, a left-over, or something named; how much of it, and what was poured. */

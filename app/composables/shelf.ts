@@ -3,9 +3,8 @@ import { hexOf } from '#core/ink/colour'
 import { film, type Pigment } from '#core/ink/kubelka-munk'
 import { black } from '#core/ink/draw-down'
 import { reflectanceOf } from '#core/ink/reconstruct'
-import type { Component } from '#core/stores/batch'
-import { type KnownMix, mixFrom, predictedBatch, type Shelf } from '#core/stores/slab'
-import { pigmentOf } from '#core/stores/slab'
+import type { Component } from '#core/ink/component'
+import { type KnownMix, mixFrom, predictedBatch, type Shelf, pigmentOf } from '#core/ink/shelf'
 import type { TubSummary } from '#shared/replies/replies'
 
 /** A paper that is a little off white, as most are. */

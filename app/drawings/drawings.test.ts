@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
-import { streamOf } from '../../core/edition/stream'
+import { flowOf } from '#core/edition/flow'
 import { streamSentence } from './stream'
 import { strokesOf, tallySize } from './tally'
 import { tornEdge } from './torn-edge'
@@ -114,7 +114,7 @@ describe('the stream and the torn edge', () => {
   it('can be read as a sentence', () => {
     const table = new PressTable().tear(3)
     table.pull(1, { verdict: 'reject', faults: ['slur'] })
-    expect(streamSentence(streamOf(table.edition))).toBe('torn 3; Layer 1 1, lost 1 slur')
+    expect(streamSentence(flowOf(table.edition))).toBe('torn 3; Layer 1 1, lost 1 slur')
   })
 
   it('wavers within its height, the same each time', () => {

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale'
 import { select } from 'd3-selection'
 import { line, curveBasis } from 'd3-shape'
-import type { StreamStage } from '#core/edition/stream'
+import type { FlowStage } from '#core/edition/flow'
 
 const post = 38
 const top = 22
@@ -9,7 +9,7 @@ const tall = 104
 const below = 62
 
 /** Draw the ribbon from torn to signed: it thins at each stage, and what is lost falls away with its fault named. */
-export function drawStream(svg: SVGSVGElement, stages: readonly StreamStage[], width: number): void {
+export function drawStream(svg: SVGSVGElement, stages: readonly FlowStage[], width: number): void {
   const most = Math.max(1, ...stages.map((stage) => stage.sheets))
   const high = scaleLinear([0, most], [0, tall])
   const gap = (width - post) / Math.max(1, stages.length)
@@ -76,7 +76,7 @@ export function drawStream(svg: SVGSVGElement, stages: readonly StreamStage[], w
 
 function drawLoss(
   root: ReturnType<typeof select<SVGSVGElement, unknown>>,
-  stage: StreamStage,
+  stage: FlowStage,
   x: number,
   y: number,
   thick: number,
@@ -103,7 +103,7 @@ function drawLoss(
 }
 
 /** The stream in a sentence. */
-export function streamSentence(stages: readonly StreamStage[]): string {
+export function streamSentence(stages: readonly FlowStage[]): string {
   return stages
     .map((stage) => {
       const losses = stage.losses.map((loss) => `${loss.sheets} ${loss.what}`).join(', ')

@@ -1,6 +1,7 @@
 import { select } from 'd3-selection'
-import type { Adjustment, EditionState, Pull } from '#core/edition/state'
-import { layerOf } from '#core/edition/state'
+import type { Adjustment, EditionState } from '#core/edition/state'
+import type { Pull } from '#core/edition/pull'
+import { layerOf } from '#core/edition/layer'
 import { faultWord } from '#core/print/faults'
 import { adjustmentWord } from '#core/print/verdicts'
 

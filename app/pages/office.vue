@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PastEdition } from '#core/plan/past-editions'
-import type { LineCustom } from '#core/plan/plan'
-import { studioDefaults } from '#core/stores/studio'
+import type { LineCustom } from '#core/print/pencil-line'
+import { studioDefaults } from '#core/stores/studio/state'
 import type { PersonReply } from '#shared/replies/replies'
 
 useHead({ title: 'Office · Ample Tally' })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { putAside } from '#core/stores/lot'
+import { putAside } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
 
 useHead({ title: 'Paper table · Ample Tally' })

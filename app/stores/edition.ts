@@ -1,16 +1,15 @@
+import { type CommandData, type EditionCommandType, guarded } from '#core/house/acts'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { EditionCommands, EditionCommandType } from '#core/edition/commands'
-import { guardedCommands } from '#core/edition/commands'
 import { countEdition, figures } from '#core/edition/count'
-import { evolveEdition } from '#core/edition/evolve'
-import { type EditionState, pullOf } from '#core/edition/state'
-import { stops } from '#core/edition/stops'
-import { foresee } from '#core/ledger/foresee'
-import type { Context, LedgerEvent } from '#core/ledger/envelope'
+import { evolve } from '#core/house/streams'
+import type { EditionState } from '#core/edition/state'
+import { pullOf } from '#core/edition/pull'
+import { foresee } from '#core/house/foresee'
+import type { Context, LedgerEvent } from '#core/ground/envelope'
 import { noRecord, type ShopRecord } from '#core/plan/shop-record'
-import type { StudioState } from '#core/stores/studio'
-import { emptyStudio } from '#core/stores/studio'
+import { type StudioState, emptyStudio } from '#core/stores/studio/state'
+import { stops } from '#core/edition/stops'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { EditionReply, HandOut } from '#shared/replies/replies'
 import { api, ApiError, wordsOf } from '~/composables/api'
@@ -123,7 +122,7 @@ export const useEdition = defineStore('edition', () => {
     const current = stored.value
     if (!current || event.stream !== current.stream || event.seq <= current.seq) return
     if (event.seq > current.seq + 1) return void fetchStored()
-    stored.value = evolveEdition(current, event)
+    stored.value = evolve(current, event)
     pending.value = pending.value.filter((command) => command.commandId !== event.commandId)
     copySoon()
   }
@@ -168,7 +167,7 @@ export const useEdition = defineStore('edition', () => {
    * A tap: on disk first, then shown, then sent. What could only be refused is not sent, and the reason is shown.
    * @returns the command's id, or null when it was refused here
    */
-  async function tap<T extends EditionCommandType>(type: T, data: EditionCommands[T]): Promise<string | null> {
+  async function tap<T extends EditionCommandType>(type: T, data: CommandData<T>): Promise<string | null> {
     const now = state.value
     if (!now) return null
     const command = session.envelope(now.stream, type, data)
@@ -201,9 +200,9 @@ export const useEdition = defineStore('edition', () => {
    * Do something and wait for the ledger: for forms.
    * @throws ApiError with the words to show
    */
-  async function give<T extends EditionCommandType>(type: T, data: EditionCommands[T]): Promise<void> {
+  async function give<T extends EditionCommandType>(type: T, data: CommandData<T>): Promise<void> {
     await ownTapsStored()
-    await session.give(`edition:${id.value}`, type, data, guardedCommands.has(type) ? stored.value?.seq : undefined)
+    await session.give(`edition:${id.value}`, type, data, guarded.has(type) ? stored.value?.seq : undefined)
     await fetchStored()
   }
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { LedgerEvent } from '#core/ledger/envelope'
-import { upcast } from '#core/ledger/upcast'
+import type { LedgerEvent } from '#core/ground/envelope'
+import { upcast } from '#core/house/upcast'
 
 type OnStored = (event: LedgerEvent) => void
 

@@ -1,7 +1,7 @@
-import { allSeries, type Series } from '../plan/plan'
+import { allSeries, type Series } from '../print/series'
 import type { EditionState } from './state'
+import { isLive, livePullsOn } from './pull'
 import { hasEveryLayer, isAlive, type Place, standings } from './places'
-import { isLive, livePullsOn } from './state'
 
 /** One line of the count, as it would be pencilled in a ledger. */
 export interface CountRow {

@@ -1,6 +1,9 @@
-import type { Series } from '../plan/plan'
+import type { Series } from '../print/series'
+import type { EditionState } from './state'
+import type { Sheet } from './sheet'
+import { layerNumber } from './layer'
+import { livePullsOn } from './pull'
 import { worst, type ProofKind, type Verdict } from '../print/verdicts'
-import { type EditionState, type Sheet, layerNumber, livePullsOn } from './state'
 
 /** Where one sheet is. Every sheet is in exactly one place. */
 export type Place =

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { plan, PressTable } from '../../tests/fixtures/press-table'
 import { artistProofWarning, type EditionPlan, goal } from '../plan/plan'
+import { emptyStudio } from '../stores/studio/state'
+import { setupInForce } from './layer'
 import { editionRecord, sheetLines } from './record'
-import { emptyStudio } from '../stores/studio'
-import { setupInForce } from './state'
 
 const change = (table: PressTable, more: Partial<EditionPlan>, reason = '', title = 'Tide Gauge') =>
   table.give('change-plan', { title, plan: { ...table.edition.plan!, ...more }, reason }).refusal?.code

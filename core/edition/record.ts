@@ -1,11 +1,13 @@
-import { numberAsWritten } from '../numbering/pencil-line'
+import { numberAsWritten } from '../print/pencil-line'
 import type { EditionPlan } from '../plan/plan'
-import { allSeries, type Series } from '../plan/plan'
+import { allSeries, type Series } from '../print/series'
+import type { StudioState } from '../stores/studio/state'
+import type { EditionState } from './state'
+import { isLive, livePullsOn } from './pull'
+import { setupInForce } from './layer'
 import { faultWord } from '../print/faults'
-import type { StudioState } from '../stores/studio'
 import { type Count, countEdition } from './count'
 import { placeOf, standingVerdict } from './places'
-import { type EditionState, isLive, livePullsOn, setupInForce } from './state'
 
 /** What a buyer, a show or the law asks to know of an edition. An open format, described in docs/formats.md. */
 export interface EditionRecord {

@@ -1,8 +1,9 @@
+import { tornRight } from '../../tests/fixtures/torn'
 import { describe, expect, it } from 'vitest'
-import { tornRight } from './commands'
 import { PressTable, plan } from '../../tests/fixtures/press-table'
 import { countEdition } from './count'
-import { pullOf, sheetOf } from './state'
+import { pullOf } from './pull'
+import { sheetOf } from './sheet'
 import { placeOf } from './places'
 
 const rows = (table: PressTable) =>

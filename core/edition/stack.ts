@@ -1,6 +1,8 @@
-import type { EditionState, Layer, Sheet } from './state'
+import type { EditionState } from './state'
+import type { Layer } from './layer'
+import type { Sheet } from './sheet'
+import { pullOf } from './pull'
 import { isAlive, standings } from './places'
-import { pullOf } from './state'
 
 /**
  * The sheets a layer may take next, in the order they come to the press: blank sheets for the first layer, else those

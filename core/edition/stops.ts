@@ -1,7 +1,9 @@
 import { goal } from '../plan/plan'
+import type { EditionState } from './state'
+import { isLive } from './pull'
+import { setupInForce } from './layer'
 import { figures } from './count'
 import { awaitingLayers, layerAtPress, stackFor } from './stack'
-import { type EditionState, isLive, setupInForce } from './state'
 
 export type StopKey = 'plan' | 'block' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'curate' | 'sign' | 'close'
 

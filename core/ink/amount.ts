@@ -109,3 +109,13 @@ export function shopFilm(
     area,
   }
 }
+
+/** What a run of pulls took, weighed before and after. */
+export interface WeighedRun {
+  editionStream: string
+  layerId: string
+  milligrams: number
+  /** Area printed, mm², and the film that follows from it, µm. */
+  area: number
+  film: number
+}

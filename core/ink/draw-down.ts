@@ -13,6 +13,13 @@ export interface Card {
   thickness: number
 }
 
+/** A draw-down of a batch beside what was predicted. */
+export interface SeenDrawDown {
+  ground: string
+  colour: string
+  thickness: number
+}
+
 export type CardReading = { pigment: Pigment } | { trouble: 'opaque' | 'contradictory' | 'thickness'; message: string }
 
 /** Film over an ideal black. */
@@ -21,8 +28,8 @@ export const black = even(0)
 /** Farther off than this from what was seen, the two halves cannot be of one film. */
 const tolerance = 4
 
-/** Below this the two halves look alike. */
-const alike = 1.5
+/** Below this the two halves look the same. */
+const leastDifference = 1.5
 
 /**
  * K and S of an ink from a draw-down card. Screen colours are only three numbers, so some bands of the reflectances made
@@ -33,7 +40,7 @@ export function readCard({ white, overWhite, overBlack, thickness }: Card): Card
   if (!(thickness > 0))
     return { trouble: 'thickness', message: 'Give the film thickness of the draw-down in µm, above zero.' }
   const [seenWhite, seenBlack] = [labOfHex(overWhite), labOfHex(overBlack)]
-  if (deltaE(seenWhite, seenBlack) < alike)
+  if (deltaE(seenWhite, seenBlack) < leastDifference)
     return {
       trouble: 'opaque',
       message:

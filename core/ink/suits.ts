@@ -1,4 +1,4 @@
-import type { InkFamily } from '../stores/batch'
+import type { InkFamily } from './family'
 import type { InkNature } from './pigments'
 
 /** What is stirred into a mix, and what its label allows. */

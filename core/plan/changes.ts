@@ -1,4 +1,5 @@
-import { type EditionPlan, proofSeries } from './plan'
+import type { EditionPlan } from './plan'
+import { proofSeries } from '../print/series'
 
 /** One thing two versions of a plan say differently. */
 export interface PlanChange {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { finishingRate, layerRate, passGroups, restsOn } from './pass-rate'
-import { gatherRecord, noRecord, passesOf, recordWithout, type ShopRecord } from './shop-record'
+import { gatherRecord, noRecord, recordWithout, type ShopRecord } from './shop-record'
+import { passesOf } from '../edition/passes'
 import { sheetsToStart } from './odds'
 
 const plan = { method: 'reduction' as const, work: 'press' as const, expected: null, finishing: null }

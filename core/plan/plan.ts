@@ -1,31 +1,10 @@
+import type { LineCustom } from '../print/pencil-line'
+import type { OrderSchool, ProofSeries, SizeSchool } from '../print/series'
 import type { StatedRate, Work } from './work'
 
 /** How colour is made. */
 export type Method = 'single' | 'reduction' | 'several blocks' | 'jigsaw' | 'blended roll'
 export const methods: readonly Method[] = ['single', 'reduction', 'several blocks', 'jigsaw', 'blended roll']
-
-/** When the size of the edition is known. */
-export type SizeSchool = 'declared' | 'counted' | 'open' | 'varied'
-export const sizeSchools: readonly SizeSchool[] = ['declared', 'counted', 'open', 'varied']
-
-/** Which print gets number 1. */
-export type OrderSchool = 'pulled' | 'curated' | 'best' | 'hand'
-export const orderSchools: readonly OrderSchool[] = ['pulled', 'curated', 'best', 'hand']
-
-/** The custom in which the pencilled line is laid out below the image. */
-export type LineCustom = 'number-title-signature' | 'title-number-signature' | 'number-signature'
-export const lineCustoms: readonly LineCustom[] = [
-  'number-title-signature',
-  'title-number-signature',
-  'number-signature',
-]
-
-/** Prints outside the numbered edition that carry their own mark. */
-export type ProofSeries = 'AP' | 'PP' | 'HC'
-export const proofSeries: readonly ProofSeries[] = ['AP', 'PP', 'HC']
-
-export type Series = 'edition' | ProofSeries
-export const allSeries: readonly Series[] = ['edition', ...proofSeries]
 
 /** Whether every layer is planned before the first, or each decided after the last. */
 export type Layering = 'ahead' | 'as one goes'

@@ -1,6 +1,3 @@
-import type { EditionState } from '../edition/state'
-import { hasEveryLayer, standings } from '../edition/places'
-import { isLive } from '../edition/state'
 import type { PastEdition } from './past-editions'
 import type { Method } from './plan'
 import type { Work } from './work'
@@ -27,28 +24,6 @@ export interface ShopRecord {
 }
 
 export const noRecord: ShopRecord = { methods: [], finishing: { passed: 0, rejected: 0 } }
-
-/**
- * What an edition's ledger says: every live pull of its layers by the one who pulled it (a doubtful one is still alive),
- * and what finishing took from the sheets that carried every layer. Warm-up, proofs and void pulls say nothing.
- */
-export function passesOf(state: EditionState): EditionPasses {
-  const printers: Record<string, Passes> = {}
-  for (const pull of state.pulls) {
-    if (!isLive(pull) || pull.kind !== 'pull') continue
-    const mine = (printers[pull.by] ??= { passed: 0, rejected: 0 })
-    if (pull.verdict === 'reject') mine.rejected += 1
-    else mine.passed += 1
-  }
-  const finishing: Passes = { passed: 0, rejected: 0 }
-  for (const { sheet, place } of standings(state)) {
-    if (place.kind === 'marked' || (place.kind === 'good' && place.curated)) finishing.passed += 1
-    const lostLate = sheet.spoiled !== null || sheet.curated?.verdict === 'reject' || sheet.destroyed !== null
-    if ((place.kind === 'reject' || place.kind === 'destroyed') && lostLate && hasEveryLayer(state, sheet))
-      finishing.rejected += 1
-  }
-  return { method: state.plan?.method ?? 'single', work: state.plan?.work ?? 'press', printers, finishing }
-}
 
 function add(to: Passes, more: Passes, sign = 1): void {
   to.passed += sign * more.passed

@@ -1,10 +1,11 @@
 import { standings, isAlive } from '../edition/places'
-import { type EditionState, type Layer, layerOf } from '../edition/state'
+import type { EditionState } from '../edition/state'
+import { type Layer, layerOf } from '../edition/layer'
+import { goal } from '../plan/plan'
+import type { WeighedRun } from '../ink/amount'
 import { type InkAmount, inkAmount, type InkGuess, inkGuesses, type InkJob, shopFilm } from '../ink/amount'
 import { rollUpDefaults } from '../ink/roll-up'
 import { rollerSurface } from '../ink/roller'
-import { goal } from '../plan/plan'
-import type { WeighedRun } from '../stores/batch'
 
 /** Pulls that use ink beside those on the edition's sheets, until this edition's own show otherwise. */
 const usualWarmUps = 2

@@ -1,10 +1,11 @@
 import { isAlive, standings } from '../edition/places'
 import type { EditionState } from '../edition/state'
-import { isLive, layerNumber } from '../edition/state'
-import { chanceOfStack } from '../plan/odds'
-import { finishingRate, layerRate, type RateBasis } from '../plan/pass-rate'
+import { isLive } from '../edition/pull'
+import { layerNumber } from '../edition/layer'
 import { goal, planDefaults } from '../plan/plan'
 import { noRecord, type Passes, type ShopRecord } from '../plan/shop-record'
+import { chanceOfStack } from '../plan/odds'
+import { finishingRate, layerRate, type RateBasis } from '../plan/pass-rate'
 import { pace } from './pace'
 
 /** The stack in hand as the chance of reaching the goal sees it. */

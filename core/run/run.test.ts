@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
-import { streamOf } from '../edition/stream'
+import { flowOf } from '../edition/flow'
 import { layerAtPress, nextSheet, stackFor } from '../edition/stack'
 import { stops } from '../edition/stops'
 import { noRecord } from '../plan/shop-record'
@@ -103,7 +103,7 @@ describe('what an edition’s page tells', () => {
     table.pull(1)
     table.pull(2, { verdict: 'reject', faults: ['salt'] })
     table.pull(3, { kind: 'proof' })
-    expect(streamOf(table.edition)).toEqual([
+    expect(flowOf(table.edition)).toEqual([
       {
         label: 'torn',
         sheets: 6,

@@ -3,9 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { cardOf } from '../ink/draw-down'
 import { starterInk } from '../ink/pigments'
-import { type BatchState, type Component, scaleTolerance, shares, weightOf } from './batch'
-import { pigmentOf } from './slab'
-import { emptyTub, type TubDescription, type TubState } from './tub'
+import { type BatchState, scaleTolerance } from './batch/state'
+import { type Component, shares, weightOf } from '../ink/component'
+import { pigmentOf } from '../ink/shelf'
+import { emptyTub, type TubDescription, type TubState } from './tub/state'
 
 const of = (name: string, milligrams: number, from: Partial<Component> = {}): Component => ({
   tubId: null,

@@ -1,9 +1,9 @@
-import { tornRight } from '../edition/commands'
+import { tornRight } from '../../tests/fixtures/torn'
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
-import { inHand, lotDefaults, type LotState } from './lot'
-import type { PressState } from './press'
-import type { StudioState } from './studio'
+import { inHand, lotDefaults, type LotState } from './lot/state'
+import type { PressState } from './press/state'
+import type { StudioState } from './studio/state'
 
 const description = {
   ...lotDefaults,

@@ -1,5 +1,5 @@
 import { createEventStream, getRequestHeader } from 'h3'
-import type { LedgerEvent } from '#core/ledger/envelope'
+import type { LedgerEvent } from '#core/ground/envelope'
 import { LiveQuery } from '#shared/queries/lists'
 import { asking, queryChecked, signedIn } from '../services/request'
 

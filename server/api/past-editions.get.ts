@@ -1,4 +1,4 @@
-import type { StudioState } from '#core/stores/studio'
+import type { StudioState } from '#core/stores/studio/state'
 import { asking } from '../services/request'
 
 export default defineEventHandler(async (event) => {

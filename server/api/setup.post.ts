@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { studioDefaults } from '#core/stores/studio'
+import { studioDefaults } from '#core/stores/studio/state'
 import { SetUpStudio } from '#shared/commands/people'
 import { usePressroom } from '../services/use-pressroom'
 import { failure } from '../services/failure'

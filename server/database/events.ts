@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto'
 import canonicalize from 'canonicalize'
 import type { Sequelize } from 'sequelize'
-import type { Happening, LedgerEvent } from '#core/ledger/envelope'
-import { upcast } from '#core/ledger/upcast'
+import type { Happening, LedgerEvent } from '#core/ground/envelope'
+import { upcast } from '#core/house/upcast'
 import { rows } from './connections'
 
 interface EventRow {

@@ -1,6 +1,6 @@
 import type { Sequelize } from 'sequelize'
 import { Umzug } from 'umzug'
-import { currentVersions } from '#core/ledger/versions'
+import { isNewer } from '#core/house/upcast'
 import { DatabaseUnusable, rows } from './connections'
 import * as ledger from './migrations/0001-ledger'
 
@@ -35,7 +35,7 @@ async function refuseNewer(db: Sequelize, executed: string[]): Promise<void> {
         db,
         `SELECT DISTINCT type, version FROM events WHERE position > (SELECT coalesce(max(position), 0) FROM events) - ${newestLooked}`,
       )
-  const newer = newest.find(({ type, version }) => version > (currentVersions[type] ?? 1))
+  const newer = newest.find(isNewer)
   if (unknown || newer) {
     throw new DatabaseUnusable(
       `This ledger was written by a newer Ample Tally (${unknown ?? `${newer!.type} version ${newer!.version}`}). Start the newer program again; nothing was changed.`,

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import type { LedgerEvent } from '#core/ledger/envelope'
+import type { LedgerEvent } from '#core/ground/envelope'
 import { type Connections, openConnections } from '../database/connections'
 import { toRow } from '../database/events'
 import { migrate } from '../database/migrations'

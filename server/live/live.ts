@@ -1,5 +1,5 @@
 import type { Sequelize } from 'sequelize'
-import type { LedgerEvent } from '#core/ledger/envelope'
+import type { LedgerEvent } from '#core/ground/envelope'
 import { eventsAfter } from '../database/events'
 
 type Listener = (events: LedgerEvent[]) => void

@@ -1,5 +1,5 @@
 import type { EditionState } from '#core/edition/state'
-import type { StudioState } from '#core/stores/studio'
+import type { StudioState } from '#core/stores/studio/state'
 import type {
   BatchSummary,
   EditionReply,

@@ -1,5 +1,5 @@
 import { createError } from 'h3'
-import type { Refusal } from '#core/ledger/envelope'
+import type { Refusal } from '#core/ground/refusal'
 
 const statusOf: Record<string, number> = {
   invalid: 400,

@@ -1,5 +1,6 @@
 import { stackFor } from '#core/edition/stack'
-import { type EditionState, layerOf } from '#core/edition/state'
+import type { EditionState } from '#core/edition/state'
+import { layerOf } from '#core/edition/layer'
 import type { HandOut } from '#shared/replies/replies'
 
 interface Held {

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
-import type { Refusal, Role } from '#core/ledger/envelope'
+import type { Refusal } from '#core/ground/refusal'
+import type { Role } from '#core/ground/envelope'
 import type { PersonReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
 import type { Ledger } from './ledger'

@@ -1,5 +1,5 @@
 import { getRequestIP, type H3Event } from 'h3'
-import type { StudioState } from '#core/stores/studio'
+import type { StudioState } from '#core/stores/studio/state'
 import type { SessionReply } from '#shared/replies/replies'
 import type { Person } from './people'
 import type { Pressroom } from './pressroom'

@@ -1,7 +1,8 @@
 import type { EditionState } from '#core/edition/state'
+import { streamKind } from '#core/ground/envelope'
+import { actOf } from '#core/house/acts'
 import { type Card, readCard } from '#core/ink/draw-down'
-import { streamKind } from '#core/ledger/envelope'
-import { catalogue } from '#shared/commands/catalogue'
+import { requestOf } from '#shared/commands/requests'
 import type { CommandRequest } from '#shared/commands/envelope'
 import { check } from '#shared/check'
 import type { CommandReply } from '#shared/replies/replies'
@@ -14,14 +15,7 @@ import { failure } from './failure'
  * @throws a failure that says what to do; nothing was stored then
  */
 export async function takeCommand(room: Pressroom, person: Person, request: CommandRequest): Promise<CommandReply> {
-  const shape = catalogue[streamKind(request.stream)]?.[request.type]
-  if (!shape)
-    throw failure({
-      code: 'invalid',
-      field: 'type',
-      message: `“${request.type}” is not something that can be done to ${streamKind(request.stream)}.`,
-    })
-  const checked = check(shape, request.data)
+  const checked = checkedData(request)
   if ('refusal' in checked) throw failure(checked.refusal)
   const {
     pictureId: own,
@@ -64,6 +58,19 @@ export async function takeCommand(room: Pressroom, person: Person, request: Comm
     default:
       throw failure(answer.refusal)
   }
+}
+
+/** What the act is given, when there is such an act on a stream of that kind and its data is in shape. */
+function checkedData({ type, stream, data }: CommandRequest) {
+  const shape = requestOf.get(type)
+  const kind = streamKind(stream)
+  if (!shape || actOf.get(type)?.stream.kind !== kind)
+    throw failure({
+      code: 'invalid',
+      field: 'type',
+      message: `“${type}” is not something that can be done to ${kind}. Reload the page, then do it again.`,
+    })
+  return check(shape, data)
 }
 
 async function withHandOut(room: Pressroom, request: CommandRequest, reply: CommandReply): Promise<CommandReply> {

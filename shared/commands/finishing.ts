@@ -1,8 +1,9 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, IsIn, IsInt, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
-import { allSeries, type Series } from '#core/plan/plan'
+import { allSeries, type Series } from '#core/print/series'
 import { type Verdict, verdicts } from '#core/print/verdicts'
+import { Nested } from './nested'
 
 export class NameSheet {
   @IsInt() @Min(1) @Max(20_000) sheetId!: number
@@ -43,7 +44,7 @@ class Proofs {
 
 export class AmendSize {
   @IsInt() @Min(1) @Max(2000) size!: number
-  @ValidateNested() @Type(() => Proofs) proofs!: Proofs
+  @Nested(() => Proofs) proofs!: Proofs
   @IsString() @MaxLength(500) reason!: string
 }
 

@@ -9,7 +9,6 @@ import {
   IsInt,
   IsISO8601,
   IsNumber,
-  IsOptional,
   IsString,
   Length,
   Matches,
@@ -32,8 +31,18 @@ import type {
   ZoneInk,
 } from '#core/ink/roll-up'
 import type { Roller } from '#core/ink/roller'
-import { type Addition, additions, type Component, type InkFamily, inkFamilies } from '#core/stores/batch'
-import { type Container, containers, type TubCondition, tubConditions, type TubDescription } from '#core/stores/tub'
+import { type Addition, additions } from '#core/stores/batch/state'
+import type { Component } from '#core/ink/component'
+import { type InkFamily, inkFamilies } from '#core/ink/family'
+import {
+  type Container,
+  containers,
+  type TubCondition,
+  tubConditions,
+  type TubDescription,
+} from '#core/stores/tub/state'
+import { OrNull } from './or-null'
+import { Nested } from './nested'
 
 const hex = /^#[0-9a-f]{6}$/i
 
@@ -61,11 +70,11 @@ export class DescribeTub implements TubDescription {
   @IsNumber() @Min(0) @Max(10) density!: number
   @IsNumber() @Min(0) @Max(100) tinting!: number
   @IsNumber() @Min(0) @Max(10_000) price!: number
-  @IsOptional() @IsISO8601({ strict: true }) @Length(10, 10) openedOn!: string | null
+  @OrNull() @IsISO8601({ strict: true }) @Length(10, 10) openedOn!: string | null
   @IsIn(tubConditions) condition!: TubCondition
-  @IsOptional() @ValidateNested() @Type(() => Limits) limits!: Limits | null
+  @OrNull() @Nested(() => Limits) limits!: Limits | null
   @IsString() @MaxLength(120) keptAt!: string
-  @IsOptional() @ValidateNested() @Type(() => CardSeen) card!: CardSeen | null
+  @OrNull() @Nested(() => CardSeen) card!: CardSeen | null
 }
 
 export class AddTub extends DescribeTub {
@@ -78,8 +87,8 @@ export class WeighTub {
 }
 
 class InkComponent implements Component {
-  @IsOptional() @IsString() @Length(1, 64) tubId!: string | null
-  @IsOptional() @IsString() @Length(1, 64) batchId!: string | null
+  @OrNull() @IsString() @Length(1, 64) tubId!: string | null
+  @OrNull() @IsString() @Length(1, 64) batchId!: string | null
   @IsString() @Length(1, 80) name!: string
   @IsInt() @Min(-heaviest) @Max(heaviest) milligrams!: number
 }
@@ -155,12 +164,12 @@ class ChoreToDo implements Chore {
 
 class ZoneShares implements ZoneInk {
   @IsString() @Length(1, 64) zoneId!: string
-  @IsOptional() @IsNumber() @Min(-10) @Max(10) inkedShare!: number | null
+  @OrNull() @IsNumber() @Min(-10) @Max(10) inkedShare!: number | null
   @IsNumber() @Min(-10) @Max(10) wipedShare!: number
 }
 
 class RollUpSaid implements RollUp {
-  @IsOptional() @ValidateNested() @Type(() => SetRoller) roller!: SetRoller | null
+  @OrNull() @Nested(() => SetRoller) roller!: SetRoller | null
   @IsNumber() @Min(0) @Max(1e8) slabArea!: number
   @IsInt() @Min(0) @Max(50) charges!: number
   @IsInt() @Min(0) @Max(100) passes!: number
@@ -176,7 +185,7 @@ class RollUpSaid implements RollUp {
 
 export class SetRollUp {
   @IsString() @Length(1, 64) layerId!: string
-  @ValidateNested() @Type(() => RollUpSaid) rollUp!: RollUpSaid
+  @Nested(() => RollUpSaid) rollUp!: RollUpSaid
 }
 
 class MaskedArea {
@@ -196,20 +205,20 @@ class ShareRead implements ShareReading {
 export class SetInkedShare {
   @IsString() @Length(1, 64) blockId!: string
   @IsNumber() @Min(-10) @Max(10) share!: number
-  @IsOptional() @ValidateNested() @Type(() => ShareRead) reading!: ShareRead | null
+  @OrNull() @Nested(() => ShareRead) reading!: ShareRead | null
 }
 
 class LayerFilm implements OverprintLayer {
   @IsString() @Length(1, 64) layerId!: string
-  @IsOptional() @IsString() @Length(1, 64) batchId!: string | null
+  @OrNull() @IsString() @Length(1, 64) batchId!: string | null
   @IsNumber() @Min(0) @Max(100) thickness!: number
 }
 
 class WishForOverlap implements OverprintWish {
   @IsArray() @ArrayMaxSize(7) @IsString({ each: true }) layers!: string[]
   @IsIn(['colour', 'layer', 'paper']) keep!: OverprintWish['keep']
-  @IsOptional() @Matches(hex) colour!: string | null
-  @IsOptional() @IsString() @Length(1, 64) layerId!: string | null
+  @OrNull() @Matches(hex) colour!: string | null
+  @OrNull() @IsString() @Length(1, 64) layerId!: string | null
 }
 
 class OverprintSaid implements OverprintPlan {
@@ -219,7 +228,7 @@ class OverprintSaid implements OverprintPlan {
 }
 
 export class PlanOverprint {
-  @ValidateNested() @Type(() => OverprintSaid) overprint!: OverprintSaid
+  @Nested(() => OverprintSaid) overprint!: OverprintSaid
 }
 
 class StripeSaid {
@@ -232,12 +241,12 @@ class BlendSaid implements BlendPlan {
   @IsNumber() @Min(-1) @Max(2) blend!: number
   @IsNumber() @Min(0) @Max(1) widening!: number
   @IsInt() @Min(0) @Max(10_000) freshAfter!: number
-  @IsOptional() @IsIn(hueNames) avoid!: HueName | null
+  @OrNull() @IsIn(hueNames) avoid!: HueName | null
   @IsBoolean() severalDirections!: boolean
   @IsNumber() @Min(0) @Max(100) thickness!: number
 }
 
 export class PlanBlend {
   @IsString() @Length(1, 64) layerId!: string
-  @IsOptional() @ValidateNested() @Type(() => BlendSaid) blend!: BlendSaid | null
+  @OrNull() @Nested(() => BlendSaid) blend!: BlendSaid | null
 }

@@ -1,9 +1,7 @@
 import { IsBoolean, IsIn, IsOptional, IsString, Length, MaxLength } from 'class-validator'
-import type { Role } from '#core/ledger/envelope'
+import { type Role, roles } from '#core/ground/envelope'
+import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
 import { type LengthUnit, lengthUnits } from '#core/units/length'
-import { lineCustoms, type LineCustom } from '#core/plan/plan'
-
-export const roles: readonly Role[] = ['manager', 'instructor', 'member', 'student']
 
 const secretRule = { message: 'a PIN or passphrase has 4 to 200 characters' }
 

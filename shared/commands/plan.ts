@@ -1,34 +1,11 @@
 import 'reflect-metadata'
-import { Type } from 'class-transformer'
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsISO8601,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator'
-import type { EditionCommands } from '#core/edition/commands'
-import {
-  type EditionPlan,
-  type Layering,
-  layerings,
-  lineCustoms,
-  methods,
-  orderSchools,
-  type Rates,
-  sizeSchools,
-  type LineCustom,
-  type Method,
-  type OrderSchool,
-  type SizeSchool,
-} from '#core/plan/plan'
+import { IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsString, Max, MaxLength, Min } from 'class-validator'
+import { type EditionPlan, type Layering, layerings, methods, type Rates, type Method } from '#core/plan/plan'
+import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
+import { orderSchools, sizeSchools, type OrderSchool, type SizeSchool } from '#core/print/series'
 import { type StatedRate, type Work, works } from '#core/plan/work'
+import { OrNull } from './or-null'
+import { Nested } from './nested'
 
 class ProofsPromised {
   @IsInt() @Min(0) @Max(500) AP!: number
@@ -54,25 +31,25 @@ class Plan implements EditionPlan {
   @IsBoolean() colouring!: boolean
   @IsIn(layerings) layering!: Layering
   @IsInt() @Min(1) @Max(40) layersPlanned!: number
-  @IsOptional() @ValidateNested() @Type(() => Stated) expected!: Stated | null
-  @IsOptional() @ValidateNested() @Type(() => Stated) finishing!: Stated | null
+  @OrNull() @Nested(() => Stated) expected!: Stated | null
+  @OrNull() @Nested(() => Stated) finishing!: Stated | null
   @IsNumber() @Min(0.5) @Max(0.999) confidence!: number
-  @IsOptional() @IsInt() @Min(1) @Max(5000) start!: number | null
-  @ValidateNested() @Type(() => PlanRates) rates!: PlanRates
+  @OrNull() @IsInt() @Min(1) @Max(5000) start!: number | null
+  @Nested(() => PlanRates) rates!: PlanRates
   @IsInt() @Min(1) @Max(2000) size!: number
   @IsIn(sizeSchools) sizeSchool!: SizeSchool
   @IsIn(orderSchools) orderSchool!: OrderSchool
-  @ValidateNested() @Type(() => ProofsPromised) proofs!: ProofsPromised
+  @Nested(() => ProofsPromised) proofs!: ProofsPromised
   @IsIn(lineCustoms) line!: LineCustom
-  @IsOptional() @IsInt() @Min(1400) @Max(2400) year!: number | null
+  @OrNull() @IsInt() @Min(1400) @Max(2400) year!: number | null
   @IsIn(['roman', 'arabic']) numerals!: 'roman' | 'arabic'
   @IsString() @MaxLength(80) artist!: string
-  @IsOptional() @IsISO8601() due!: string | null
+  @OrNull() @IsISO8601() due!: string | null
 }
 
-export class StartEdition implements Record<keyof EditionCommands['start-edition'], unknown> {
+export class StartEdition {
   @IsString() @MaxLength(120) title!: string
-  @ValidateNested() @Type(() => Plan) plan!: Plan
+  @Nested(() => Plan) plan!: Plan
 }
 
 export class ChangePlan extends StartEdition {

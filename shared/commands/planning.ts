@@ -7,7 +7,6 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
   Length,
   Max,
@@ -15,7 +14,9 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import type { StackOrder } from '#core/edition/events'
+import type { StackOrder } from '#core/edition/layer'
+import { OrNull } from './or-null'
+import { Nested } from './nested'
 
 export class AddLayer {
   @IsString() @MaxLength(80) name!: string
@@ -31,7 +32,7 @@ export class ChangeLayer extends AddLayer {
 class ZoneChoice {
   @IsString() @Length(1, 64) id!: string
   @IsString() @Length(1, 60) name!: string
-  @IsOptional() @IsString() @Length(1, 64) batchId!: string | null
+  @OrNull() @IsString() @Length(1, 64) batchId!: string | null
 }
 
 export class SetZones {
@@ -58,7 +59,7 @@ export class SetPress {
   @IsString() @Length(1, 64) layerId!: string
   @IsString() @Length(1, 64) pressId!: string
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => PackingPiece) packing!: PackingPiece[]
-  @ValidateNested() @Type(() => Screw) left!: Screw
-  @ValidateNested() @Type(() => Screw) right!: Screw
+  @Nested(() => Screw) left!: Screw
+  @Nested(() => Screw) right!: Screw
   @IsString() @MaxLength(500) note!: string
 }

@@ -9,7 +9,6 @@ import {
   IsInt,
   IsISO8601,
   IsNumber,
-  IsOptional,
   IsString,
   Length,
   Matches,
@@ -23,6 +22,8 @@ import type { ExposureRecord } from '#core/block/exposure'
 import type { PiecePlan } from '#core/paper/piece'
 import type { Grain } from '#core/paper/tear-plan'
 import { type Meeting, meetings, type RegisterPlan } from '#core/register/registration'
+import { OrNull } from './or-null'
+import { Nested } from './nested'
 
 /** Longest length anyone measures at a press, mm. */
 const longest = 5000
@@ -53,7 +54,7 @@ export class EdgesMarked {
 export const grains: readonly Grain[] = ['width', 'height', 'unknown']
 
 class SheetMeasured extends Size {
-  @ValidateNested() @Type(() => EdgesMarked) deckles!: EdgesMarked
+  @Nested(() => EdgesMarked) deckles!: EdgesMarked
   @IsNumber() @Min(0) @Max(200) allowance!: number
   @IsIn(grains) grain!: Grain
 }
@@ -66,19 +67,19 @@ class MarginsGiven {
 }
 
 class Piece implements PiecePlan {
-  @IsOptional() @IsString() @Length(1, 64) lotId!: string | null
-  @ValidateNested() @Type(() => SheetMeasured) sheet!: SheetMeasured
-  @ValidateNested() @Type(() => SignedSize) image!: SignedSize
-  @ValidateNested() @Type(() => MarginsGiven) margins!: MarginsGiven
-  @IsOptional() @IsNumber() @Min(0.5) @Max(3) foot!: number | null
+  @OrNull() @IsString() @Length(1, 64) lotId!: string | null
+  @Nested(() => SheetMeasured) sheet!: SheetMeasured
+  @Nested(() => SignedSize) image!: SignedSize
+  @Nested(() => MarginsGiven) margins!: MarginsGiven
+  @OrNull() @IsNumber() @Min(0.5) @Max(3) foot!: number | null
   @IsNumber() @Min(0) @Max(200) trim!: number
   @IsIn(['width', 'height', 'free']) grain!: PiecePlan['grain']
-  @ValidateNested() @Type(() => EdgesMarked) deckles!: EdgesMarked
+  @Nested(() => EdgesMarked) deckles!: EdgesMarked
   @IsNumber() @Min(0) @Max(200) strip!: number
 }
 
 export class PlanPiece {
-  @ValidateNested() @Type(() => Piece) piece!: Piece
+  @Nested(() => Piece) piece!: Piece
 }
 
 class OffcutsKept extends Size {
@@ -94,7 +95,7 @@ export class Tear {
   @IsString() @MaxLength(500) reason!: string
   @IsNumber() @Min(0) @Max(longest) width!: number
   @IsNumber() @Min(0) @Max(longest) height!: number
-  @IsOptional() @IsString() @Length(1, 64) rationId!: string | null
+  @OrNull() @IsString() @Length(1, 64) rationId!: string | null
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => OffcutsKept) offcuts!: OffcutsKept[]
 }
 
@@ -104,7 +105,7 @@ class Block implements BlockDescription {
   @IsNumber() @Min(0) @Max(longest) width!: number
   @IsNumber() @Min(0) @Max(longest) height!: number
   @IsNumber() @Min(0) @Max(200) thickness!: number
-  @ValidateNested() @Type(() => Box) image!: Box
+  @Nested(() => Box) image!: Box
   @IsNumber() @Min(-45) @Max(45) rotation!: number
   @IsString() @MaxLength(300) removed!: string
   @IsIn(transfers) transfer!: Transfer
@@ -112,7 +113,7 @@ class Block implements BlockDescription {
 }
 
 export class PrepareBlock {
-  @ValidateNested() @Type(() => Block) block!: Block
+  @Nested(() => Block) block!: Block
 }
 
 export class ChangeBlock extends PrepareBlock {
@@ -124,7 +125,7 @@ export class RecordBlockState {
   @IsString() @MaxLength(120) name!: string
   @IsISO8601() cutOn!: string
   @IsString() @MaxLength(1000) note!: string
-  @IsOptional() @Matches(/^[0-9a-f]{64}$/, { message: 'pictureId must be a picture handed in before' }) pictureId!:
+  @OrNull() @Matches(/^[0-9a-f]{64}$/, { message: 'pictureId must be a picture handed in before' }) pictureId!:
     string | null
 }
 
@@ -136,7 +137,7 @@ class Exposure implements ExposureRecord {
   @Min(0, { each: true })
   @Max(36_000, { each: true })
   steps!: number[]
-  @IsOptional() @IsInt() @Min(0) @Max(19) firstHolding!: number | null
+  @OrNull() @IsInt() @Min(0) @Max(19) firstHolding!: number | null
   @IsNumber() @Min(0) @Max(36_000) exposure!: number
   @IsNumber() @Min(0) @Max(36_000) washOut!: number
   @IsNumber() @Min(0) @Max(36_000) hardening!: number
@@ -145,7 +146,7 @@ class Exposure implements ExposureRecord {
 
 export class FindExposure {
   @IsString() @Length(1, 64) blockId!: string
-  @ValidateNested() @Type(() => Exposure) exposure!: Exposure
+  @Nested(() => Exposure) exposure!: Exposure
 }
 
 class SeriesLines {
@@ -160,24 +161,24 @@ class PinPlaced {
 }
 
 class Register implements RegisterPlan {
-  @ValidateNested() @Type(() => Size) sheet!: Size
-  @ValidateNested() @Type(() => Box) outline!: Box
-  @ValidateNested() @Type(() => Box) image!: Box
+  @Nested(() => Size) sheet!: Size
+  @Nested(() => Box) outline!: Box
+  @Nested(() => Box) image!: Box
   @IsNumber() @Min(-45) @Max(45) rotation!: number
   @IsIn(meetings) meeting!: Meeting
-  @IsOptional() @ValidateNested() @Type(() => Box) mat!: Box | null
-  @IsOptional() @ValidateNested() @Type(() => SeriesLines) series!: SeriesLines | null
+  @OrNull() @Nested(() => Box) mat!: Box | null
+  @OrNull() @Nested(() => SeriesLines) series!: SeriesLines | null
   @IsNumber() @Min(0) @Max(500) stops!: number
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PinPlaced) pins!: PinPlaced[]
 }
 
 export class DrawRegister {
-  @ValidateNested() @Type(() => Register) register!: Register
-  @IsOptional() @IsString() @Length(1, 64) formatId!: string | null
+  @Nested(() => Register) register!: Register
+  @OrNull() @IsString() @Length(1, 64) formatId!: string | null
 }
 
 export class SetSeriesFormat extends SeriesLines {
   @IsString() @Length(1, 64) id!: string
   @IsString() @MaxLength(80) name!: string
-  @IsOptional() @ValidateNested() @Type(() => Size) mat!: Size | null
+  @OrNull() @Nested(() => Size) mat!: Size | null
 }

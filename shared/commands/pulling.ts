@@ -1,16 +1,4 @@
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator'
 import {
   type AdjustmentKind,
   adjustmentKinds,
@@ -23,17 +11,18 @@ import {
   type Verdict,
   verdicts,
 } from '#core/print/verdicts'
+import { OrNull } from './or-null'
 
 class Judgement {
   @IsIn(verdicts) verdict!: Verdict
   @IsArray() @ArrayMaxSize(10) @IsString({ each: true }) @MaxLength(20, { each: true }) faults!: string[]
-  @IsOptional() @IsIn(rescues) rescued!: Rescue | null
+  @OrNull() @IsIn(rescues) rescued!: Rescue | null
 }
 
 export class PullTap extends Judgement {
   @IsString() @Length(1, 64) layerId!: string
   @IsIn(pullKinds) kind!: PullKind
-  @IsOptional() @IsIn(proofKinds) proofKind!: ProofKind | null
+  @OrNull() @IsIn(proofKinds) proofKind!: ProofKind | null
   @IsArray()
   @ArrayMaxSize(4)
   @IsInt({ each: true })
@@ -60,7 +49,7 @@ export class NamePullWithReason extends NamePull {
 
 export class SettleDispute extends NamePullWithReason {
   @IsIn(['void', 'move']) outcome!: 'void' | 'move'
-  @IsOptional() @IsInt() @Min(1) sheetId!: number | null
+  @OrNull() @IsInt() @Min(1) sheetId!: number | null
 }
 
 export class Adjust {

@@ -16,12 +16,14 @@ import {
 } from 'class-validator'
 import type { Grain } from '#core/paper/tear-plan'
 import type { PastEditionRow } from '#core/plan/past-editions'
-import { lineCustoms, type LineCustom, type Method, methods } from '#core/plan/plan'
+import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
+import { type Method, methods } from '#core/plan/plan'
+import { type LotDescription, type PaperUse, paperUses } from '#core/stores/lot/state'
+import { type PressKind, pressKinds } from '#core/stores/press/state'
 import { type Work, works } from '#core/plan/work'
-import { type LotDescription, type PaperUse, paperUses } from '#core/stores/lot'
-import { type PressKind, pressKinds } from '#core/stores/press'
 import { type LengthUnit, lengthUnits } from '#core/units/length'
 import { EdgesMarked, grains } from './preparing'
+import { Nested } from './nested'
 
 export class DescribeLot implements LotDescription {
   @IsString() @MaxLength(80) maker!: string
@@ -33,7 +35,7 @@ export class DescribeLot implements LotDescription {
   @IsIn(paperUses) use!: PaperUse
   @IsIn(grains) grain!: Grain
   @IsString() @MaxLength(120) betterSide!: string
-  @ValidateNested() @Type(() => EdgesMarked) deckles!: EdgesMarked
+  @Nested(() => EdgesMarked) deckles!: EdgesMarked
   @IsBoolean() damp!: boolean
   @IsString() @MaxLength(120) keptAt!: string
 }

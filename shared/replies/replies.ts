@@ -1,13 +1,13 @@
 import type { EditionState } from '#core/edition/state'
-import type { Roller } from '#core/ink/roller'
-import type { StudioSettings, StudioState } from '#core/stores/studio'
-import type { Role } from '#core/ledger/envelope'
-import type { BatchState } from '#core/stores/batch'
-import type { PieceWanted } from '#core/paper/tear-plan'
+import type { StudioSettings, StudioState } from '#core/stores/studio/state'
+import type { Role } from '#core/ground/envelope'
+import type { BatchState } from '#core/stores/batch/state'
 import type { ShopRecord } from '#core/plan/shop-record'
-import type { LotState } from '#core/stores/lot'
-import type { PressKind } from '#core/stores/press'
-import type { TubState } from '#core/stores/tub'
+import type { LotState } from '#core/stores/lot/state'
+import type { PressKind } from '#core/stores/press/state'
+import type { TubState } from '#core/stores/tub/state'
+import type { Roller } from '#core/ink/roller'
+import type { PieceWanted } from '#core/paper/tear-plan'
 
 /** The ledger's answer to a command that was stored. */
 export interface StoredReply {

@@ -1,14 +1,14 @@
+import { tornRight } from '../fixtures/torn'
 import fc from 'fast-check'
 import { v7 } from 'uuid'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { EditionState } from '#core/edition/state'
+import { lotDefaults } from '#core/stores/lot/state'
 import { type Connections, openConnections } from '../../server/database/connections'
 import { migrate } from '../../server/database/migrations'
 import { Ledger, type Submission } from '../../server/services/ledger'
 import { plan } from '../fixtures/press-table'
 import { newFolder } from '../fixtures/server'
-import { tornRight } from '#core/edition/commands'
-import { lotDefaults } from '#core/stores/lot'
 
 let db: Connections
 let ledger: Ledger

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Layer } from '#core/edition/state'
+import type { Layer } from '#core/edition/layer'
 
 /** One layer of the plan: its name, the routine shown at the press, and which end of the stack comes first. */
 const props = defineProps<{ layer: Layer; number: number }>()

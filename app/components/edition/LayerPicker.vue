@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Layer } from '#core/edition/state'
+import type { Layer } from '#core/edition/layer'
 
 defineProps<{ layers: Layer[] }>()
 const chosen = defineModel<string>({ required: true })

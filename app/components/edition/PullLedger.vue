@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Pull } from '#core/edition/state'
+import type { Pull } from '#core/edition/pull'
 import { faults } from '#core/print/faults'
 import { type Verdict, verdicts } from '#core/print/verdicts'
 

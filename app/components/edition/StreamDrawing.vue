@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useResizeObserver } from '~/composables/resize'
-import type { StreamStage } from '#core/edition/stream'
+import type { FlowStage } from '#core/edition/flow'
 import { drawStream, streamSentence } from '~/drawings/stream'
 
-const props = defineProps<{ stages: StreamStage[] }>()
+const props = defineProps<{ stages: FlowStage[] }>()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLElement>('frame')
 const width = useResizeObserver(frame, 720)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { additions } from '#core/stores/batch'
+import { additions } from '#core/stores/batch/state'
 import type { BatchSummary } from '#shared/replies/replies'
 import { ago, grams } from '~/drawings/words'
 

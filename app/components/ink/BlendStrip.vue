@@ -4,8 +4,8 @@ import { hueNames } from '#core/ink/hues'
 import { hexOf } from '#core/ink/colour'
 import { reflectanceOf } from '#core/ink/reconstruct'
 import type { BlendPlan } from '#core/ink/roll-up'
-import type { Layer } from '#core/edition/state'
-import { pigmentOf } from '#core/stores/slab'
+import type { Layer } from '#core/edition/layer'
+import { pigmentOf } from '#core/ink/shelf'
 
 /** Two to four inks side by side on one roller: the strip on the slab, what it shows in between, and what would bridge it. */
 const props = defineProps<{ layer: Layer; across: number | null }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Layer } from '#core/edition/state'
+import type { Layer } from '#core/edition/layer'
 import { inkNeed, pullsToCome } from '#core/run/ink-need'
 import { filmRange } from '#core/ink/amount'
 import { grams, percent } from '~/drawings/words'

@@ -3,7 +3,7 @@ import { labOfHex } from '#core/ink/colour'
 import type { Match } from '#core/ink/match'
 import { mixOf } from '#core/ink/kubelka-munk'
 import { reflectanceOf } from '#core/ink/reconstruct'
-import { pigmentOf } from '#core/stores/slab'
+import { pigmentOf } from '#core/ink/shelf'
 
 /** Find the mix of tubs at hand that comes nearest a wanted colour; it runs beside the page and can be stopped. */
 const props = defineProps<{ paper: string; film: number }>()

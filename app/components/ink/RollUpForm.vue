@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { inkSigns, rollUpDefaults, routineWords } from '#core/ink/roll-up'
 import { narrowestFor, rollerFit } from '#core/ink/roller'
-import type { Layer } from '#core/edition/state'
+import type { Layer } from '#core/edition/layer'
 
 /** How a layer is rolled up, kept the same for every impression; whether the roller fits; what each zone takes. */
 const props = defineProps<{ layer: Layer; block: { width: number; height: number } | null }>()

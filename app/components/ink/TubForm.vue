@@ -2,8 +2,8 @@
 import { v7 } from 'uuid'
 import { readCard } from '#core/ink/draw-down'
 import { inkNatures } from '#core/ink/pigments'
-import { inkFamilies } from '#core/stores/batch'
-import { containers, tubConditions } from '#core/stores/tub'
+import { inkFamilies } from '#core/ink/family'
+import { containers, tubConditions } from '#core/stores/tub/state'
 import type { TubSummary } from '#shared/replies/replies'
 
 /** An ink for the store: a new tub, or a known one described anew, with its draw-down. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import type { Layer } from '#core/edition/state'
+import type { Layer } from '#core/edition/layer'
 import { grams } from '~/drawings/words'
 
 /** Which batch each zone of a layer is rolled with. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import { type LotDescription, lotDefaults, paperUses } from '#core/stores/lot'
+import { type LotDescription, lotDefaults, paperUses } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
 
 /** Paper for the store: a new lot, or a known one described anew. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inHand, putAside } from '#core/stores/lot'
+import { inHand, putAside } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
 
 /** Good paper put aside for people, given out when a proof has passed, and brought back. */

@@ -2,7 +2,7 @@
 import { v7 } from 'uuid'
 import { type PiecePlan, pieceSize } from '#core/paper/piece'
 import { offcutSizes, type TearPlan } from '#core/paper/tear-plan'
-import { inHand } from '#core/stores/lot'
+import { inHand } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
 
 /** What was really torn: large sheets used, pieces got, those torn wrong, and offcuts kept for proofs. */

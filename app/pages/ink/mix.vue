@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
 import { heldOf } from '#core/ink/recipe'
-import { inkFamilies, shares } from '#core/stores/batch'
+import { inkFamilies } from '#core/ink/family'
+import { shares } from '#core/ink/component'
 import type { EditionReply } from '#shared/replies/replies'
 import { grams } from '~/drawings/words'
 

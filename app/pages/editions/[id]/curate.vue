@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { layersOn, placeOf, standingVerdict } from '#core/edition/places'
-import { inOrder } from '#core/numbering/allocate'
-import { livePullsOn, type Sheet } from '#core/edition/state'
+import { inOrder } from '#core/edition/allocate'
+import { livePullsOn } from '#core/edition/pull'
+import type { Sheet } from '#core/edition/sheet'
 import { faultWord } from '#core/print/faults'
 import { type Verdict, verdicts } from '#core/print/verdicts'
 

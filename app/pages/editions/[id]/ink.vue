@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { blockOf } from '#core/run/ink-need'
-import { shares } from '#core/stores/batch'
+import { shares } from '#core/ink/component'
 import { grams } from '~/drawings/words'
 
 const edition = useEdition()

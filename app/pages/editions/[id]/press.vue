@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import { pressKinds } from '#core/stores/press'
-import { setupInForce } from '#core/edition/state'
+import { pressKinds } from '#core/stores/press/state'
+import { setupInForce } from '#core/edition/layer'
 
 const edition = useEdition()
 const session = useSession()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isLive } from '#core/edition/state'
+import { isLive } from '#core/edition/pull'
 import { date } from '~/drawings/words'
 import { strokesOf } from '~/drawings/tally'
 

@@ -2,8 +2,9 @@
 import { routineWords } from '#core/ink/roll-up'
 import { layersOn, placeOf, standings } from '#core/edition/places'
 import { stackFor } from '#core/edition/stack'
-import { pullOf, setupInForce } from '#core/edition/state'
-import { streamOf } from '#core/edition/stream'
+import { pullOf } from '#core/edition/pull'
+import { setupInForce } from '#core/edition/layer'
+import { flowOf } from '#core/edition/flow'
 import { faultWord } from '#core/print/faults'
 import { restsOn } from '#core/plan/pass-rate'
 import { goodAt, morePullsFor, outlook, stackOf } from '#core/run/outlook'
@@ -22,7 +23,7 @@ const state = computed(() => edition.state!)
 const strokes = computed(() => strokesOf(state.value, layerId.value, edition.isStored, session.nameOf))
 const pull = computed(() => (chosen.value ? pullOf(state.value, chosen.value) : undefined))
 const look = computed(() => outlook(state.value, edition.record, layerId.value))
-const stages = computed(() => streamOf(state.value))
+const stages = computed(() => flowOf(state.value))
 const mine = computed(() =>
   state.value.pulls.filter((p) => p.layerId === layerId.value && !p.voided && p.disputed === null && p.kind === 'pull'),
 )

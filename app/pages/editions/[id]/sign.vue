@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { layersOn } from '#core/edition/places'
-import { allocate, inOrder } from '#core/numbering/allocate'
-import { pencilLine } from '#core/numbering/pencil-line'
-import { allSeries, type Series } from '#core/plan/plan'
-import type { Sheet } from '#core/edition/state'
+import { allocate, inOrder } from '#core/edition/allocate'
+import { pencilLine } from '#core/print/pencil-line'
+import { allSeries, type Series } from '#core/print/series'
+import type { Sheet } from '#core/edition/sheet'
 
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()

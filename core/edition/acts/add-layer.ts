@@ -1,0 +1,31 @@
+import { defineAct } from '../../ground/act'
+import { refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { layerAdded } from '../events/layer-added'
+import { wholeBlock } from '../layer'
+import { mostLayers } from '../plan-fault'
+import { edition } from '../stream'
+
+interface NewLayer {
+  name: string
+  blocks: string[]
+}
+
+/** One more press pass is planned. */
+export const addLayer = defineAct(edition, 'add-layer', anyone, {
+  events: [layerAdded],
+  rule: ({ edition }, data: NewLayer, context) => {
+    if (edition.layers.length >= mostLayers)
+      return refuse('too-many-layers', `An edition takes at most ${mostLayers} layers.`)
+    if (edition.sheets.some((sheet) => sheet.mark))
+      return refuse('numbered', 'Prints are numbered. Take the numbers back before you add a layer.')
+    return [
+      layerAdded.on(edition, {
+        layerId: context.commandId,
+        name: data.name.trim() || `Layer ${edition.layers.length + 1}`,
+        blocks: data.blocks,
+        zones: [wholeBlock()],
+      }),
+    ]
+  },
+})

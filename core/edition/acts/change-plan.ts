@@ -1,0 +1,80 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { appended, changed } from '../../ground/fold'
+import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { type EditionPlan, planDefaults } from '../../plan/plan'
+import type { EditionState } from '../state'
+import type { ProofSeries } from '../../print/series'
+import { planFault } from '../plan-fault'
+import { anySigned } from '../sheet'
+import { edition } from '../stream'
+
+interface PlanChanged {
+  title: string
+  plan: EditionPlan
+  reason: string
+}
+
+const planChanged = defineEvent(
+  edition,
+  'plan-changed',
+  (state, { title, plan, reason }: PlanChanged, event) =>
+    changed(state, {
+      title,
+      plan,
+      earlierPlans:
+        state.plan === null
+          ? state.earlierPlans
+          : appended(state.earlierPlans, {
+              plan: state.plan,
+              reason,
+              at: event.occurredAt,
+              by: event.actor,
+              sheetsTorn: state.made,
+            }),
+    }),
+  [(data) => ({ ...data, plan: { ...planDefaults, ...(data.plan as object) } })],
+)
+
+/** The plan changes. It may until the first number is signed; from then on its size only by amendment. */
+export const changePlan = defineAct(edition, 'change-plan', anyone, {
+  guarded: true,
+  events: [planChanged],
+  rule: ({ edition }, data: PlanChanged) =>
+    planFault(data.title, data.plan) ??
+    sizeIsFixed(edition, data.plan) ??
+    schoolNeedsReason(edition, data) ??
+    belowNumbers(edition, data.plan) ?? [planChanged.on(edition, { ...data, title: data.title.trim() })],
+})
+
+function sizeIsFixed(state: EditionState, plan: EditionPlan): Refused | null {
+  const before = state.plan!
+  const same = before.size === plan.size && JSON.stringify(before.proofs) === JSON.stringify(plan.proofs)
+  if (same || !anySigned(state)) return null
+  return refuse(
+    'size-fixed',
+    'A print is signed, so the size is fixed. Change it by an amendment, with a reason, under Sign.',
+    'size',
+  )
+}
+
+function schoolNeedsReason(state: EditionState, { plan, reason }: PlanChanged): Refused | null {
+  if (state.plan!.sizeSchool === plan.sizeSchool || state.made === 0 || reason.trim() !== '') return null
+  return reasonMissing('Sheets are torn already: say why the way of counting the edition changes.')
+}
+
+/** Numbers that are given already stay within their series. */
+function belowNumbers(state: EditionState, plan: EditionPlan): Refused | null {
+  for (const series of Object.keys(state.seriesSize)) {
+    const wanted = series === 'edition' ? plan.size : plan.proofs[series as ProofSeries]
+    const given = state.sheets.filter((sheet) => sheet.mark?.series === series).map((sheet) => sheet.mark!.number)
+    const highest = Math.max(0, ...given)
+    if (wanted < highest)
+      return refuse(
+        'size-below-numbers',
+        `Number ${highest} of ${series} is given already. Take the numbers back first, or keep at least ${highest}.`,
+        'size',
+      )
+  }
+  return null
+}

@@ -1,0 +1,28 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { refuse } from '../../ground/refusal'
+import { printers } from '../../ground/who'
+import { editLayer } from '../edit'
+import { layerOf } from '../layer'
+import { unknownLayer } from '../refusals'
+import { edition } from '../stream'
+
+interface Cut {
+  layerId: string
+}
+
+const blockCutFurther = defineEvent(edition, 'block-cut-further', (state, { layerId }: Cut) =>
+  editLayer(state, layerId, (layer) => ({ ...layer, cutFurther: true })),
+)
+
+/** The block of a reduction is cut to its next state: the point of no return for this layer. */
+export const cutFurther = defineAct(edition, 'cut-further', printers, {
+  guarded: true,
+  events: [blockCutFurther],
+  rule: ({ edition }, data: Cut) => {
+    const layer = layerOf(edition, data.layerId)
+    if (!layer) return unknownLayer()
+    return layer.cutFurther
+      ? refuse('cut-already', 'This block has been cut further already.')
+      : [blockCutFurther.on(edition, data)]
+  },
+})

@@ -1,0 +1,32 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { changed } from '../../ground/fold'
+import { refuse, refuseFault } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { registerFault, type RegisterPlan } from '../../register/registration'
+import { studio } from '../../stores/studio/stream'
+import { edition } from '../stream'
+
+interface Register {
+  register: RegisterPlan
+  formatId: string | null
+}
+
+const registerDrawn = defineEvent(edition, 'register-drawn', (state, data: Register) =>
+  changed(state, { register: data }),
+)
+
+/** The registration sheet is drawn. */
+export const drawRegister = defineAct(edition, 'draw-register', anyone, {
+  needs: (_data: Register) => ({ studio: studio.of() }),
+  events: [registerDrawn],
+  rule: ({ edition, studio }, data: Register) => {
+    if (data.formatId !== null && !studio.seriesFormats.some((format) => format.id === data.formatId))
+      return refuse(
+        'unknown-format',
+        'That series format is not kept here any more. Choose another, or none.',
+        'formatId',
+      )
+    const fault = registerFault(data.register)
+    return fault ? refuseFault('register-unfit', fault) : [registerDrawn.on(edition, data)]
+  },
+})

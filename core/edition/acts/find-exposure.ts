@@ -1,0 +1,33 @@
+import type { ExposureRecord } from '../../block/exposure'
+import { defineAct, defineEvent } from '../../ground/act'
+import { refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { hasBlock } from '../block'
+import { editBlock } from '../edit'
+import { unknownBlock } from '../refusals'
+import { edition } from '../stream'
+
+interface Exposure {
+  blockId: string
+  exposure: ExposureRecord
+}
+
+const exposureFound = defineEvent(edition, 'exposure-found', (state, { blockId, exposure }: Exposure, event) =>
+  editBlock(state, blockId, (block) => ({
+    ...block,
+    exposures: [...block.exposures, { ...exposure, at: event.occurredAt }],
+  })),
+)
+
+/** The exposure of a plate is found by its step test. */
+export const findExposure = defineAct(edition, 'find-exposure', anyone, {
+  events: [exposureFound],
+  rule: ({ edition }, data: Exposure) => {
+    if (!hasBlock(edition, data.blockId)) return unknownBlock()
+    const { exposure, firstHolding, steps } = data.exposure
+    if (!(exposure > 0)) return refuse('exposure-missing', 'Give the exposure in seconds, above 0.', 'exposure')
+    if (firstHolding !== null && firstHolding >= steps.length)
+      return refuse('unknown-step', 'The step that holds is not one of those tested.', 'firstHolding')
+    return [exposureFound.on(edition, data)]
+  },
+})

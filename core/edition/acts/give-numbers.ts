@@ -1,0 +1,94 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { changed } from '../../ground/fold'
+import { type Refused, refuse } from '../../ground/refusal'
+import { printers } from '../../ground/who'
+import type { Series } from '../../print/series'
+import { editSheet } from '../edit'
+import { usedNumbers } from '../numbers'
+import { placeOf } from '../places'
+import { anySigned, sheetOf } from '../sheet'
+import type { EditionState } from '../state'
+import { edition } from '../stream'
+
+interface Assignment {
+  sheetId: number
+  number: number
+}
+
+interface Numbers {
+  series: Series
+  size: number
+  assignments: Assignment[]
+}
+
+const numbersGiven = defineEvent(edition, 'numbers-given', (state, { series, size, assignments }: Numbers) => {
+  const numbered = assignments.reduce(
+    (given, { sheetId, number }) => editSheet(given, sheetId, (sheet) => ({ ...sheet, mark: { series, number } })),
+    state,
+  )
+  return changed(numbered, { seriesSize: { ...numbered.seriesSize, [series]: size } })
+})
+
+/** Numbers are given to curated prints, all or none. */
+export const giveNumbers = defineAct(edition, 'give-numbers', printers, {
+  guarded: true,
+  events: [numbersGiven],
+  rule: ({ edition }, data: Numbers) => {
+    if (data.assignments.length === 0)
+      return refuse('no-sheet', 'No sheet was chosen, so no number was given.', 'assignments')
+    return sizeFault(edition, data) ?? assignmentsFault(edition, data) ?? [numbersGiven.on(edition, data)]
+  },
+})
+
+/** Declared sizes are a promise: numbers may wait unpulled. Otherwise the series is as large as what was given. */
+function sizeFault(state: EditionState, { series, size }: Numbers): Refused | null {
+  const { sizeSchool, size: planned } = state.plan!
+  if (series === 'edition' && sizeSchool === 'declared' && size !== planned)
+    return refuse(
+      'size-declared',
+      `The edition was declared as ${planned}; ${size} was given. Change the plan, or amend it once a print is signed.`,
+      'size',
+    )
+  const known = state.seriesSize[series]
+  if (known !== undefined && known !== size && anySigned(state))
+    return refuse(
+      'size-fixed',
+      `A print is signed, so the series stays at ${known}. Change it by an amendment.`,
+      'size',
+    )
+  return null
+}
+
+function assignmentsFault(state: EditionState, { series, size, assignments }: Numbers): Refused | null {
+  const refused = (code: string, message: string) => refuse(code, `${message} No number was given.`, 'assignments')
+  const used = usedNumbers(state, series)
+  const sheets = new Set<number>()
+  for (const { sheetId, number } of assignments) {
+    const unfit = sheetFault(state, sheetId)
+    if (unfit) return refused(unfit.code, unfit.message)
+    if (!Number.isInteger(number) || number < 1 || number > size)
+      return refused('number-range', `${series} ${number} is outside 1 to ${size}.`)
+    if (used.has(number)) return refused('number-used', `${series} ${number} is used already.`)
+    if (sheets.has(sheetId)) return refused('sheet-twice', `Sheet ${sheetId} is named twice.`)
+    used.add(number)
+    sheets.add(sheetId)
+  }
+  const highest = Math.max(...used)
+  const promised = state.plan!.sizeSchool === 'declared' && series === 'edition'
+  return promised || size >= highest
+    ? null
+    : refuse('number-range', `Number ${highest} needs a series of at least ${highest}.`, 'size')
+}
+
+function sheetFault(state: EditionState, id: number): { code: string; message: string } | null {
+  const sheet = sheetOf(state, id)
+  if (!sheet) return { code: 'unknown-sheet', message: `There is no sheet ${id} in this edition.` }
+  if (sheet.mark)
+    return { code: 'numbered', message: `Sheet ${id} carries ${sheet.mark.series} ${sheet.mark.number} already.` }
+  const place = placeOf(state, sheet)
+  if (place.kind !== 'good')
+    return { code: 'not-good', message: `Sheet ${id} is ${place.kind}, so it can carry no number.` }
+  return place.curated
+    ? null
+    : { code: 'not-curated', message: `Sheet ${id} is not curated yet. Curate it, then give numbers.` }
+}

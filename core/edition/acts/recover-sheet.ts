@@ -1,0 +1,29 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { reasonMissing, refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { editSheet } from '../edit'
+import { unknownSheet } from '../refusals'
+import { sheetOf } from '../sheet'
+import { edition } from '../stream'
+
+interface Recovered {
+  sheetId: number
+  reason: string
+}
+
+const sheetRecovered = defineEvent(edition, 'sheet-recovered', (state, { sheetId }: Recovered) =>
+  editSheet(state, sheetId, (sheet) => ({ ...sheet, spoiled: null })),
+)
+
+/** A sheet marked spoiled is good after all. */
+export const recoverSheet = defineAct(edition, 'recover-sheet', anyone, {
+  events: [sheetRecovered],
+  rule: ({ edition }, data: Recovered) => {
+    const sheet = sheetOf(edition, data.sheetId)
+    if (!sheet) return unknownSheet(data.sheetId)
+    if (!sheet.spoiled) return refuse('not-spoiled', `Sheet ${sheet.id} is not marked spoiled.`)
+    return data.reason.trim() === ''
+      ? reasonMissing('Say why the sheet is good after all.')
+      : [sheetRecovered.on(edition, data)]
+  },
+})

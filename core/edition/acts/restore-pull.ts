@@ -1,0 +1,40 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { editPull, layOnSheets } from '../edit'
+import { layerOf } from '../layer'
+import { sheetsObjection } from '../objection'
+import { pullOf } from '../pull'
+import { unknownPull } from '../refusals'
+import { edition } from '../stream'
+
+interface Restored {
+  pullId: string
+}
+
+const pullRestored = defineEvent(edition, 'pull-restored', (state, { pullId }: Restored) => {
+  const pull = pullOf(state, pullId)
+  if (!pull) return state
+  return layOnSheets(
+    editPull(state, pullId, (before) => ({ ...before, voided: false })),
+    pull,
+  )
+})
+
+/** A void pull counts after all. */
+export const restorePull = defineAct(edition, 'restore-pull', anyone, {
+  events: [pullRestored],
+  rule: ({ edition }, data: Restored) => {
+    const pull = pullOf(edition, data.pullId)
+    const layer = pull && layerOf(edition, pull.layerId)
+    if (!pull || !layer) return unknownPull()
+    if (!pull.voided) return refuse('not-void', 'This pull is not void.')
+    // It was accepted once: only what its sheets went through since can stand against it.
+    // A block cut further meanwhile does not: the pull was made before the cut.
+    const uncut = { ...edition, layers: edition.layers.map((other) => ({ ...other, cutFurther: false })) }
+    const objection = sheetsObjection(uncut, layer, { ...pull, wetOnWet: true })
+    return objection
+      ? refuse(objection.rule, `It cannot come back as it was. ${objection.message}`)
+      : [pullRestored.on(edition, data)]
+  },
+})

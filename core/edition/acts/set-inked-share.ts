@@ -1,0 +1,30 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import type { ShareReading } from '../../ink/roll-up'
+import { hasBlock } from '../block'
+import { editBlock } from '../edit'
+import { unknownBlock } from '../refusals'
+import { edition } from '../stream'
+
+interface InkedShare {
+  blockId: string
+  /** Of the block's area, 0 to 1. */
+  share: number
+  reading: ShareReading | null
+}
+
+const inkedShareFound = defineEvent(edition, 'inked-share-found', (state, { blockId, share, reading }: InkedShare) =>
+  editBlock(state, blockId, (block) => ({ ...block, inkedShare: { share, reading } })),
+)
+
+/** How much of a block carries ink, read from a picture or typed. */
+export const setInkedShare = defineAct(edition, 'set-inked-share', anyone, {
+  events: [inkedShareFound],
+  rule: ({ edition }, data: InkedShare) => {
+    if (!hasBlock(edition, data.blockId)) return unknownBlock()
+    return data.share >= 0 && data.share <= 1
+      ? [inkedShareFound.on(edition, data)]
+      : refuse('share-range', 'The inked share lies between 0 and 100 % of the block.', 'share')
+  },
+})

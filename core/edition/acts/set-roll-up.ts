@@ -1,0 +1,34 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { refuse, refuseFault } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { type RollUp, rollUpFault } from '../../ink/roll-up'
+import { editLayer } from '../edit'
+import { layerOf } from '../layer'
+import { unknownLayer } from '../refusals'
+import { edition } from '../stream'
+
+interface RollUpSet {
+  layerId: string
+  rollUp: RollUp
+}
+
+const rollUpSet = defineEvent(edition, 'roll-up-set', (state, { layerId, rollUp }: RollUpSet) =>
+  editLayer(state, layerId, (layer) => ({ ...layer, rollUp })),
+)
+
+/** How a layer is rolled up: roller, charges, passes, wiping, chores. */
+export const setRollUp = defineAct(edition, 'set-roll-up', anyone, {
+  events: [rollUpSet],
+  rule: ({ edition }, data: RollUpSet) => {
+    const layer = layerOf(edition, data.layerId)
+    if (!layer) return unknownLayer()
+    if (data.rollUp.zones.some((zone) => !layer.zones.some((known) => known.id === zone.zoneId)))
+      return refuse(
+        'unknown-zone',
+        'A zone was taken out meanwhile. Reload the page and give its share again.',
+        'zones',
+      )
+    const fault = rollUpFault(data.rollUp)
+    return fault ? refuseFault('roll-up-unfit', fault) : [rollUpSet.on(edition, data)]
+  },
+})

@@ -1,0 +1,44 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { type Refused, refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { editSheet } from '../edit'
+import { layerNumber } from '../layer'
+import { hasEveryLayer, standingVerdict } from '../places'
+import { livePullsOn } from '../pull'
+import { unknownSheet } from '../refusals'
+import { type Sheet, sheetOf } from '../sheet'
+import type { EditionState } from '../state'
+import { edition } from '../stream'
+
+interface Signed {
+  sheetId: number
+}
+
+const printSigned = defineEvent(edition, 'print-signed', (state, { sheetId }: Signed) =>
+  editSheet(state, sheetId, (sheet) => ({ ...sheet, signed: true })),
+)
+
+/** A print is signed in pencil and ticked off. */
+export const sign = defineAct(edition, 'sign', anyone, {
+  events: [printSigned],
+  rule: ({ edition }, data: Signed) => {
+    const sheet = sheetOf(edition, data.sheetId)
+    if (!sheet) return unknownSheet(data.sheetId)
+    return signingFault(edition, sheet) ?? [printSigned.on(edition, data)]
+  },
+})
+
+/** Rule 5: every layer on it, curated good, dry and numbered. */
+function signingFault(state: EditionState, sheet: Sheet): Refused | null {
+  if (sheet.destroyed) return refuse('destroyed', `Sheet ${sheet.id} is destroyed.`)
+  if (sheet.signed) return refuse('signed', `Sheet ${sheet.id} is signed already.`)
+  if (!sheet.mark) return refuse('no-number', `Sheet ${sheet.id} has no number yet. Give numbers first.`)
+  if (!hasEveryLayer(state, sheet)) return refuse('layers-missing', `Sheet ${sheet.id} does not carry every layer yet.`)
+  if (!sheet.curated || standingVerdict(state, sheet) !== 'good')
+    return refuse('not-curated-good', `Sheet ${sheet.id} is not curated good.`)
+  const last = livePullsOn(state, sheet).reduce((a, b) =>
+    layerNumber(state, b.layerId) > layerNumber(state, a.layerId) ? b : a,
+  )
+  if (sheet.dry.includes(last.layerId)) return null
+  return refuse('not-dry', `Nobody has said that sheet ${sheet.id} is dry. Declare the last layer dry, then sign.`)
+}

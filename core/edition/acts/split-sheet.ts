@@ -1,0 +1,35 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { changed } from '../../ground/fold'
+import { refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { editSheet } from '../edit'
+import { isNumbered, unknownSheet } from '../refusals'
+import { sheetOf } from '../sheet'
+import { edition } from '../stream'
+
+interface Split {
+  sheetId: number
+  parts: number[]
+}
+
+/** A part of a split sheet keeps what the whole sheet went through. */
+const sheetSplit = defineEvent(edition, 'sheet-split', (state, { sheetId, parts }: Split) => {
+  const whole = sheetOf(state, sheetId)
+  if (!whole) return state
+  const split = editSheet(state, sheetId, (sheet) => ({ ...sheet, parts }))
+  const halves = parts.map((id) => ({ ...whole, id, parts: [], cutFrom: whole.id }))
+  return changed(split, { sheets: [...split.sheets, ...halves], made: split.made + parts.length - 1 })
+})
+
+/** A sheet that holds two images is cut in two. */
+export const splitSheet = defineAct(edition, 'split-sheet', anyone, {
+  events: [sheetSplit],
+  rule: ({ edition }, data: { sheetId: number }) => {
+    const sheet = sheetOf(edition, data.sheetId)
+    if (!sheet) return unknownSheet(data.sheetId)
+    if (sheet.parts.length > 0) return refuse('split', `Sheet ${sheet.id} has been split already.`)
+    if (sheet.mark) return isNumbered(sheet)
+    const first = edition.sheets.length + 1
+    return [sheetSplit.on(edition, { sheetId: sheet.id, parts: [first, first + 1] })]
+  },
+})

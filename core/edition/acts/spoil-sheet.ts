@@ -1,0 +1,26 @@
+import { defineAct } from '../../ground/act'
+import { refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { sheetSpoiled } from '../events/sheet-spoiled'
+import { isNumbered, unknownFault, unknownSheet } from '../refusals'
+import { sheetOf } from '../sheet'
+import { edition } from '../stream'
+
+interface Spoil {
+  sheetId: number
+  fault: string
+  reason: string
+}
+
+/** A sheet is lost: racked badly, dropped, cut wrong. */
+export const spoilSheet = defineAct(edition, 'spoil-sheet', anyone, {
+  events: [sheetSpoiled],
+  rule: ({ edition }, data: Spoil) => {
+    const sheet = sheetOf(edition, data.sheetId)
+    if (!sheet) return unknownSheet(data.sheetId)
+    if (sheet.spoiled) return refuse('spoiled', `Sheet ${sheet.id} is spoiled already.`)
+    if (sheet.parts.length > 0) return refuse('split', `Sheet ${sheet.id} has been split; choose one of its parts.`)
+    if (sheet.mark) return isNumbered(sheet)
+    return unknownFault([data.fault], 'fault') ?? [sheetSpoiled.on(edition, data)]
+  },
+})

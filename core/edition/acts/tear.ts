@@ -1,0 +1,152 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { appended, changed } from '../../ground/fold'
+import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { noEdges } from '../../paper/tear-plan'
+import { lotAdded } from '../../stores/lot/events/lot-added'
+import { lotTorn } from '../../stores/lot/events/lot-torn'
+import { inHand, type LotState, rationOf } from '../../stores/lot/state'
+import { lot } from '../../stores/lot/stream'
+import { sheetSpoiled } from '../events/sheet-spoiled'
+import { blankSheet, type Torn } from '../sheet'
+import type { EditionState } from '../state'
+import { edition } from '../stream'
+
+interface OffcutsKept {
+  lotId: string
+  width: number
+  height: number
+  count: number
+}
+
+interface Tear {
+  lotId: string
+  lotSheets: number
+  /** Good pieces got. */
+  count: number
+  /** Pieces torn wrong: they are sheets too, and spoiled. */
+  wrong: number
+  reason: string
+  /** Size of a piece, mm; 0 when it was not said. */
+  width: number
+  height: number
+  /** The ration it is torn from, or null for the shelf. */
+  rationId: string | null
+  /** Offcuts kept as proof paper, each size as a lot of its own. */
+  offcuts: OffcutsKept[]
+}
+
+const mostSheets = 5000
+
+const sheetsTorn = defineEvent(
+  edition,
+  'sheets-torn',
+  (state, data: Torn) => {
+    const first = state.sheets.length + 1
+    const blank = Array.from({ length: data.count }, (_, i) => blankSheet(first + i, data.lotId, data.lotName))
+    return changed(state, {
+      sheets: [...state.sheets, ...blank],
+      made: state.made + data.count,
+      torn: appended(state.torn, { ...data }),
+    })
+  },
+  [(data) => ({ ...data, width: 0, height: 0 })],
+)
+
+/** Large sheets of a lot become the edition's sheets; what is torn wrong counts, and offcuts go back to the store. */
+export const tear = defineAct(edition, 'tear', anyone, {
+  needs: (data: Tear) => ({ lot: lot.of(data.lotId), offcutLots: data.offcuts.map(({ lotId }) => lot.of(lotId)) }),
+  events: [sheetsTorn, sheetSpoiled, lotTorn, lotAdded],
+  rule: ({ edition, lot, offcutLots }, data: Tear) => {
+    const pieces = data.count + data.wrong
+    const { lotSheets, rationId, width, height } = data
+    const firstWrong = edition.sheets.length + data.count + 1
+    const reason = `torn wrong: ${data.reason.trim()}`
+    return (
+      countsFault(edition, lot, data) ??
+      rationFault(lot, data) ??
+      offcutsFault(offcutLots) ?? [
+        lotTorn.on(lot, { editionStream: edition.stream, sheets: lotSheets, pieces, rationId }),
+        sheetsTorn.on(edition, {
+          lotId: data.lotId,
+          lotName: lot.name,
+          lotSheets,
+          count: pieces,
+          pricePerLotSheet: lot.price,
+          width,
+          height,
+        }),
+        ...Array.from({ length: data.wrong }, (_, i) =>
+          sheetSpoiled.on(edition, { sheetId: firstWrong + i, fault: 'handling', reason }),
+        ),
+        ...data.offcuts.map((offcut, i) => lotAdded.on(offcutLots[i]!, offcutLot(lot, offcut))),
+      ]
+    )
+  },
+})
+
+function countsFault(edition: EditionState, lot: LotState, data: Tear): Refused | null {
+  const pieces = data.count + data.wrong
+  if (lot.name === '')
+    return refuse('unknown-lot', 'That paper lot is not here. Add it first, or choose another.', 'lotId')
+  if (pieces < 1) return refuse('count-range', 'Say how many pieces were torn, 1 or more.', 'count')
+  if (data.wrong > 0 && data.reason.trim() === '')
+    return reasonMissing(`${data.wrong} were torn wrong: say how, so that it need not happen again.`)
+  if (edition.sheets.length + pieces > mostSheets)
+    return refuse(
+      'too-many-sheets',
+      `An edition holds at most ${mostSheets} sheets; this would make ${edition.sheets.length + pieces}.`,
+      'count',
+    )
+  if (data.lotSheets < 1)
+    return refuse('lot-sheets-range', 'Say how many large sheets were used, 1 or more.', 'lotSheets')
+  if (data.lotSheets > pieces)
+    return refuse(
+      'lot-sheets-range',
+      `${data.lotSheets} large sheets cannot give only ${pieces} pieces. Count again.`,
+      'lotSheets',
+    )
+  return null
+}
+
+function rationFault(lot: LotState, { rationId, lotSheets }: Tear): Refused | null {
+  if (rationId === null) return null
+  const ration = rationOf(lot, rationId)
+  if (!ration) return refuse('unknown-ration', 'That paper was not given out from this lot. Choose again.', 'rationId')
+  if (lotSheets <= inHand(ration)) return null
+  return refuse(
+    'more-than-in-hand',
+    `${inHand(ration)} sheets of ${lot.name} are in the person’s hands; ${lotSheets} were torn. Give out more first, or tear from the shelf.`,
+    'lotSheets',
+  )
+}
+
+function offcutsFault(offcutLots: readonly LotState[]): Refused | null {
+  return offcutLots.every((offcuts) => offcuts.name === '')
+    ? null
+    : refuse(
+        'already-there',
+        'Those offcuts are in the store already. Reload the page and look at the paper table.',
+        'offcuts',
+      )
+}
+
+/** Offcuts of one size as a lot of proof paper. */
+function offcutLot(lot: LotState, { width, height, count }: OffcutsKept) {
+  const { maker, weight, betterSide, damp, keptAt } = lot
+  return {
+    maker,
+    name: `${lot.name}, offcuts`,
+    width,
+    height,
+    weight,
+    price: 0,
+    use: 'proof' as const,
+    grain: 'unknown' as const,
+    betterSide,
+    deckles: noEdges,
+    damp,
+    keptAt,
+    sheets: count,
+  }
+}

@@ -1,0 +1,52 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { type Refused, refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { editPull, takeOffSheets } from '../edit'
+import { layerNumber } from '../layer'
+import { livePullsOn, type PullData, pullOf } from '../pull'
+import { isNumbered, unknownPull } from '../refusals'
+import { sheetOf } from '../sheet'
+import type { EditionState } from '../state'
+import { edition } from '../stream'
+
+interface Voided {
+  pullId: string
+  reason: string
+}
+
+const pullVoided = defineEvent(edition, 'pull-voided', (state, { pullId }: Voided) => {
+  const pull = pullOf(state, pullId)
+  if (!pull) return state
+  return takeOffSheets(
+    editPull(state, pullId, (before) => ({ ...before, voided: true })),
+    pull,
+  )
+})
+
+/** A pull that was recorded by mistake is taken off its sheets. It is never deleted. */
+export const voidPull = defineAct(edition, 'void-pull', anyone, {
+  events: [pullVoided],
+  rule: ({ edition }, data: Voided) => {
+    const pull = pullOf(edition, data.pullId)
+    if (!pull) return unknownPull()
+    if (pull.voided) return refuse('voided', 'This pull is void already.')
+    if (pull.disputed) return refuse('disputed', 'This pull is disputed. Settle it from the count instead.')
+    if (edition.bat?.pullId === pull.pullId) return refuse('is-bat', 'This pull is the BAT. Choose another BAT first.')
+    return heldBySheet(edition, pull) ?? [pullVoided.on(edition, data)]
+  },
+})
+
+/** Why a pull may not be taken off its sheets, or null. */
+function heldBySheet(state: EditionState, pull: PullData): Refused | null {
+  const number = layerNumber(state, pull.layerId)
+  for (const id of pull.sheetIds) {
+    const sheet = sheetOf(state, id)
+    if (!sheet) continue
+    if (sheet.signed) return refuse('signed', `Sheet ${id} is signed. Withdraw the signature first, with a reason.`)
+    if (sheet.mark) return isNumbered(sheet)
+    if (sheet.parts.length > 0) return refuse('split', `Sheet ${id} has been split; this pull belongs to both halves.`)
+    if (livePullsOn(state, sheet).some((other) => layerNumber(state, other.layerId) > number))
+      return refuse('later-layer', `Sheet ${id} carries a later layer. Void that pull first.`)
+  }
+  return null
+}

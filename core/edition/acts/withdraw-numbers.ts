@@ -1,0 +1,33 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { changed, replacedWhere } from '../../ground/fold'
+import { reasonMissing, refuse } from '../../ground/refusal'
+import { printers } from '../../ground/who'
+import type { Series } from '../../print/series'
+import type { Sheet } from '../sheet'
+import { edition } from '../stream'
+
+interface Withdrawn {
+  series: Series
+  reason: string
+}
+
+/** A signed number never moves, nor one that was destroyed with its print. */
+const isUnsigned = (series: Series) => (sheet: Sheet) =>
+  sheet.mark?.series === series && !sheet.signed && !sheet.destroyed
+
+const numbersWithdrawn = defineEvent(edition, 'numbers-withdrawn', (state, { series }: Withdrawn) =>
+  changed(state, { sheets: replacedWhere(state.sheets, isUnsigned(series), (sheet) => ({ ...sheet, mark: null })) }),
+)
+
+/** The unsigned numbers of a series are taken back. */
+export const withdrawNumbers = defineAct(edition, 'withdraw-numbers', printers, {
+  guarded: true,
+  events: [numbersWithdrawn],
+  rule: ({ edition }, data: Withdrawn) => {
+    if (!edition.sheets.some(isUnsigned(data.series)))
+      return refuse('nothing-to-withdraw', 'There is no unsigned number in this series. A signed number never moves.')
+    return data.reason.trim() === ''
+      ? reasonMissing('Say why the numbers are taken back, so that the record can be read later.')
+      : [numbersWithdrawn.on(edition, data)]
+  },
+})

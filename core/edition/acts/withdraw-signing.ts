@@ -1,0 +1,28 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { reasonMissing, refuse } from '../../ground/refusal'
+import { staff } from '../../ground/who'
+import { editSheet } from '../edit'
+import { sheetOf } from '../sheet'
+import { edition } from '../stream'
+
+interface Withdrawn {
+  sheetId: number
+  reason: string
+}
+
+const signingWithdrawn = defineEvent(edition, 'signing-withdrawn', (state, { sheetId }: Withdrawn) =>
+  editSheet(state, sheetId, (sheet) => ({ ...sheet, signed: false })),
+)
+
+/** A print was ticked off and is not signed. */
+export const withdrawSigning = defineAct(edition, 'withdraw-signing', staff, {
+  events: [signingWithdrawn],
+  rule: ({ edition }, data: Withdrawn) => {
+    const sheet = sheetOf(edition, data.sheetId)
+    if (!sheet?.signed || sheet.destroyed)
+      return refuse('not-signed', `Sheet ${data.sheetId} is not signed.`, 'sheetId')
+    return data.reason.trim() === ''
+      ? reasonMissing('Say why the tick is taken back, so that the record can be read later.')
+      : [signingWithdrawn.on(edition, data)]
+  },
+})

@@ -1,0 +1,76 @@
+import type { Happening } from '../ground/envelope'
+import { appended, changed, replacedAt, replacedWhere } from '../ground/fold'
+import type { Layer } from './layer'
+import { type Pull, type PullData, pullOf } from './pull'
+import type { Sheet } from './sheet'
+import type { Block, EditionState } from './state'
+
+/** Changes that several evolvers make. All are total: what is not there is left alone. */
+
+export function editSheet(state: EditionState, sheetId: number, change: (sheet: Sheet) => Sheet): EditionState {
+  const sheet = state.sheets[sheetId - 1]
+  return sheet ? changed(state, { sheets: replacedAt(state.sheets, sheetId - 1, change(sheet)) }) : state
+}
+
+export function editLayer(state: EditionState, layerId: string, change: (layer: Layer) => Layer): EditionState {
+  return changed(state, { layers: replacedWhere(state.layers, (layer) => layer.id === layerId, change) })
+}
+
+export function editBlock(state: EditionState, blockId: string, change: (block: Block) => Block): EditionState {
+  return changed(state, { blocks: replacedWhere(state.blocks, (block) => block.id === blockId, change) })
+}
+
+export function editPull(state: EditionState, pullId: string, change: (pull: Pull) => Pull): EditionState {
+  const pull = pullOf(state, pullId)
+  return pull ? changed(state, { pulls: replacedAt(state.pulls, pull.ordinal - 1, change(pull)) }) : state
+}
+
+/** Both sides of the link between pulls and sheets are kept: here the sheets'. */
+export function layOnSheets(state: EditionState, { pullId, sheetIds }: Pick<PullData, 'pullId' | 'sheetIds'>) {
+  return sheetIds.reduce(
+    (lain, id) =>
+      editSheet(lain, id, (sheet) =>
+        sheet.pulls.includes(pullId) ? sheet : { ...sheet, pulls: [...sheet.pulls, pullId] },
+      ),
+    state,
+  )
+}
+
+export function takeOffSheets(state: EditionState, { pullId, sheetIds }: Pick<PullData, 'pullId' | 'sheetIds'>) {
+  return sheetIds.reduce(
+    (taken, id) =>
+      editSheet(taken, id, (sheet) => ({ ...sheet, pulls: sheet.pulls.filter((other) => other !== pullId) })),
+    state,
+  )
+}
+
+/** One pull more, on its sheets unless it is disputed. */
+export function recordPull(
+  state: EditionState,
+  data: PullData,
+  event: Happening,
+  disputed: Pull['disputed'],
+): EditionState {
+  // Field by field: spreading was most of what reading a long edition cost.
+  const pull: Pull = {
+    pullId: data.pullId,
+    layerId: data.layerId,
+    kind: data.kind,
+    proofKind: data.proofKind,
+    verdict: data.verdict,
+    sheetIds: data.sheetIds,
+    faults: data.faults,
+    rescued: data.rescued,
+    wetOnWet: data.wetOnWet,
+    setupSeq: data.setupSeq,
+    batchIds: data.batchIds,
+    ordinal: state.pulls.length + 1,
+    seq: event.seq,
+    at: event.occurredAt,
+    by: event.actor,
+    voided: false,
+    disputed,
+  }
+  const next = changed(state, { pulls: appended(state.pulls, pull) })
+  return disputed === null ? layOnSheets(next, data) : next
+}

@@ -1,0 +1,80 @@
+import type { BlendPlan, RollUp } from '../ink/roll-up'
+
+export interface Packing {
+  name: string
+  /** Thickness in mm. */
+  thickness: number
+}
+
+/** One screw's setting, counted from that screw's own zero. */
+export interface ScrewSetting {
+  turns: number
+  divisions: number
+}
+
+/** How the press is set for a layer. */
+export interface PressSetting {
+  packing: Packing[]
+  left: ScrewSetting
+  right: ScrewSetting
+  note: string
+}
+
+/** One press set-up, copied into the edition so that it folds by itself. */
+export interface PressSetup extends PressSetting {
+  pressId: string
+  pressName: string
+}
+
+/** A part of the layer that is inked by itself. */
+export interface Zone {
+  id: string
+  name: string
+  /** The ink batch it is rolled with, or null while none is chosen. */
+  batchId: string | null
+  batchName: string
+}
+
+/** Which end of the last layer's stack comes to the press first. */
+export type StackOrder = 'pulled' | 'reversed'
+
+/** One press pass over the whole stack. */
+export interface Layer {
+  id: string
+  name: string
+  blocks: string[]
+  zones: Zone[]
+  routine: string
+  stackOrder: StackOrder
+  /** How it is rolled up, once that is said. */
+  rollUp: RollUp | null
+  /** Inks side by side on one roller, or null for one ink to a zone. */
+  blend: BlendPlan | null
+  /** Every set-up this layer has had, with the `seq` of the event that set it; the last is in force. */
+  setups: { seq: number; setup: PressSetup }[]
+  /** True once the block has been cut to its next state: no more pulls (reduction). */
+  cutFurther: boolean
+}
+
+interface Layered {
+  layers: readonly Layer[]
+}
+
+export function layerOf(state: Layered, layerId: string): Layer | undefined {
+  return state.layers.find((layer) => layer.id === layerId)
+}
+
+/** Place of a layer among the edition's, from 1; 0 when it is none of them. */
+export function layerNumber(state: Layered, layerId: string): number {
+  return state.layers.findIndex((layer) => layer.id === layerId) + 1
+}
+
+/** The zone of a layer that is inked all over. */
+export function wholeBlock(): Zone {
+  return { id: 'whole', name: 'whole block', batchId: null, batchName: '' }
+}
+
+/** The set-up in force for a layer now, if one was recorded. */
+export function setupInForce(layer: Layer): PressSetup | null {
+  return layer.setups.at(-1)?.setup ?? null
+}

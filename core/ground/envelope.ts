@@ -1,0 +1,62 @@
+import type { Refused } from './refusal'
+
+/** An event as the ledger keeps it: appended once, never changed. Order is `position`, never a clock. */
+export interface LedgerEvent<Type extends string = string, Data = unknown> {
+  /** Global place in the ledger, from 1. */
+  position: number
+  /** The stream it belongs to, `kind` or `kind:id`. */
+  stream: string
+  /** Place in its stream, from 1. */
+  seq: number
+  type: Type
+  version: number
+  /** Id of the person who did it (never a name). */
+  actor: string
+  /** Id of the person whose session handed it in, when that was somebody else. */
+  via: string | null
+  device: string
+  commandId: string
+  /** When it happened, by the browser's clock (ISO 8601). */
+  occurredAt: string
+  /** When the server stored it (ISO 8601). */
+  recordedAt: string
+  data: Data
+  /** SHA-256 over the stream's previous hash and this event, hex. */
+  hash: string
+}
+
+/** What of an event an evolver may read: nothing that depends on when or how it was stored. */
+export type Happening = Pick<LedgerEvent, 'stream' | 'seq' | 'type' | 'version' | 'actor' | 'occurredAt' | 'data'>
+
+/** An event as a rule proposes it, before the ledger gives it a place. */
+export interface NewEvent<Type extends string = string, Data = unknown> {
+  stream: string
+  type: Type
+  version: number
+  data: Data
+}
+
+export type Decision = { events: NewEvent[] } | Refused
+
+export type Role = 'manager' | 'instructor' | 'member' | 'student'
+export const roles: readonly Role[] = ['manager', 'instructor', 'member', 'student']
+
+/** What a rule may know beside the streams: who asks, and when. It has no clock of its own. */
+export interface Context {
+  personId: string
+  role: Role
+  commandId: string
+  /** When it happened, ISO 8601. */
+  occurredAt: string
+}
+
+/** `lot` of `lot:l1`, `studio` of `studio`. */
+export function streamKind(stream: string): string {
+  const colon = stream.indexOf(':')
+  return colon < 0 ? stream : stream.slice(0, colon)
+}
+
+/** `l1` of `lot:l1`. */
+export function streamId(stream: string): string {
+  return stream.slice(stream.indexOf(':') + 1)
+}

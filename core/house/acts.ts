@@ -1,0 +1,171 @@
+import { addLayer } from '../edition/acts/add-layer'
+import { adjust } from '../edition/acts/adjust'
+import { amendSize } from '../edition/acts/amend-size'
+import { changeBlock } from '../edition/acts/change-block'
+import { changeLayer } from '../edition/acts/change-layer'
+import { changePlan } from '../edition/acts/change-plan'
+import { close } from '../edition/acts/close'
+import { curate } from '../edition/acts/curate'
+import { cutFurther } from '../edition/acts/cut-further'
+import { declareDry } from '../edition/acts/declare-dry'
+import { destroyPrint } from '../edition/acts/destroy-print'
+import { drawRegister } from '../edition/acts/draw-register'
+import { findExposure } from '../edition/acts/find-exposure'
+import { giveNumbers } from '../edition/acts/give-numbers'
+import { judgePull } from '../edition/acts/judge-pull'
+import { planBlend } from '../edition/acts/plan-blend'
+import { planOverprint } from '../edition/acts/plan-overprint'
+import { planPiece } from '../edition/acts/plan-piece'
+import { prepareBlock } from '../edition/acts/prepare-block'
+import { pull } from '../edition/acts/pull'
+import { recordBlockState } from '../edition/acts/record-block-state'
+import { recoverSheet } from '../edition/acts/recover-sheet'
+import { reopen } from '../edition/acts/reopen'
+import { restorePull } from '../edition/acts/restore-pull'
+import { setBat } from '../edition/acts/set-bat'
+import { setInkedShare } from '../edition/acts/set-inked-share'
+import { setPress } from '../edition/acts/set-press'
+import { setRollUp } from '../edition/acts/set-roll-up'
+import { setZones } from '../edition/acts/set-zones'
+import { settleDispute } from '../edition/acts/settle-dispute'
+import { sign } from '../edition/acts/sign'
+import { splitSheet } from '../edition/acts/split-sheet'
+import { spoilSheet } from '../edition/acts/spoil-sheet'
+import { startEdition } from '../edition/acts/start-edition'
+import { tear } from '../edition/acts/tear'
+import { voidAdjustment } from '../edition/acts/void-adjustment'
+import { voidPull } from '../edition/acts/void-pull'
+import { withdrawNumbers } from '../edition/acts/withdraw-numbers'
+import { withdrawSigning } from '../edition/acts/withdraw-signing'
+import type { AnyAct, AnyEvent, DataOf } from '../ground/act'
+import { addInk } from '../stores/batch/acts/add-ink'
+import { drawInk } from '../stores/batch/acts/draw-ink'
+import { keepBatch } from '../stores/batch/acts/keep-batch'
+import { mixBatch } from '../stores/batch/acts/mix-batch'
+import { reweighBatch } from '../stores/batch/acts/reweigh-batch'
+import { seeDrawDown } from '../stores/batch/acts/see-draw-down'
+import { weighRun } from '../stores/batch/acts/weigh-run'
+import { addLot } from '../stores/lot/acts/add-lot'
+import { buyPaper } from '../stores/lot/acts/buy-paper'
+import { countLot } from '../stores/lot/acts/count-lot'
+import { describeLot } from '../stores/lot/acts/describe-lot'
+import { rationPaper } from '../stores/lot/acts/ration-paper'
+import { releasePaper } from '../stores/lot/acts/release-paper'
+import { returnPaper } from '../stores/lot/acts/return-paper'
+import { addPress } from '../stores/press/acts/add-press'
+import { addPastEditions } from '../stores/studio/acts/add-past-editions'
+import { addPerson } from '../stores/studio/acts/add-person'
+import { changePerson } from '../stores/studio/acts/change-person'
+import { retireRoller } from '../stores/studio/acts/retire-roller'
+import { setRoller } from '../stores/studio/acts/set-roller'
+import { setSeriesFormat } from '../stores/studio/acts/set-series-format'
+import { setStudio } from '../stores/studio/acts/set-studio'
+import { withdrawPastEdition } from '../stores/studio/acts/withdraw-past-edition'
+import { addTub } from '../stores/tub/acts/add-tub'
+import { describeTub } from '../stores/tub/acts/describe-tub'
+import { weighTub } from '../stores/tub/acts/weigh-tub'
+
+/** Everything a person can do with an edition. */
+const editionActs = [
+  startEdition,
+  changePlan,
+  addLayer,
+  changeLayer,
+  setZones,
+  setPress,
+  planPiece,
+  tear,
+  prepareBlock,
+  changeBlock,
+  recordBlockState,
+  findExposure,
+  drawRegister,
+  setRollUp,
+  setInkedShare,
+  planOverprint,
+  planBlend,
+  pull,
+  judgePull,
+  voidPull,
+  restorePull,
+  settleDispute,
+  adjust,
+  voidAdjustment,
+  setBat,
+  declareDry,
+  cutFurther,
+  spoilSheet,
+  recoverSheet,
+  splitSheet,
+  curate,
+  giveNumbers,
+  withdrawNumbers,
+  sign,
+  withdrawSigning,
+  destroyPrint,
+  amendSize,
+  close,
+  reopen,
+] as const
+
+/** Everything a person can do with what the room owns. */
+const storeActs = [
+  addLot,
+  describeLot,
+  buyPaper,
+  countLot,
+  rationPaper,
+  releasePaper,
+  returnPaper,
+  mixBatch,
+  addInk,
+  drawInk,
+  reweighBatch,
+  keepBatch,
+  seeDrawDown,
+  weighRun,
+  addTub,
+  describeTub,
+  weighTub,
+  addPress,
+  setStudio,
+  addPastEditions,
+  withdrawPastEdition,
+  setSeriesFormat,
+  setRoller,
+  retireRoller,
+  addPerson,
+  changePerson,
+] as const
+
+/** Everything a person can do. */
+export const acts = [...editionActs, ...storeActs] as const
+
+/** Events that no act causes any more, but that ledgers hold. */
+const past = [] as const
+
+type OneAct = (typeof acts)[number]
+
+export type CommandType = OneAct['type']
+export type CommandData<T extends CommandType> = DataOf<OneAct, T>
+/** Commands of an edition's own stream. */
+export type EditionCommandType = (typeof editionActs)[number]['type']
+
+function byType<Item extends { type: string }>(items: readonly Item[]): ReadonlyMap<string, Item> {
+  const found = new Map<string, Item>()
+  for (const item of items) {
+    const known = found.get(item.type)
+    if (known !== undefined && known !== item) throw new Error(`Two are called “${item.type}”: rename one.`)
+    found.set(item.type, item)
+  }
+  return found
+}
+
+export const actOf: ReadonlyMap<string, AnyAct> = byType<AnyAct>(acts)
+export const eventOf: ReadonlyMap<string, AnyEvent> = byType<AnyEvent>([
+  ...acts.flatMap((act) => [...act.events]),
+  ...past,
+])
+
+/** Acts that must have seen their stream as it stands. */
+export const guarded: ReadonlySet<string> = new Set(acts.filter((act) => act.guarded).map((act) => act.type))

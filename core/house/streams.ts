@@ -1,0 +1,110 @@
+import { edition } from '../edition/stream'
+import type { EditionState } from '../edition/state'
+import type { AnyAct, AnyStream, Folded, Needs, Ref } from '../ground/act'
+import { type Context, type Decision, type Happening, streamKind } from '../ground/envelope'
+import { folding } from '../ground/fold'
+import { refuse } from '../ground/refusal'
+import type { BatchState } from '../stores/batch/state'
+import { batch } from '../stores/batch/stream'
+import type { LotState } from '../stores/lot/state'
+import { lot } from '../stores/lot/stream'
+import type { PressState } from '../stores/press/state'
+import { press } from '../stores/press/stream'
+import type { StudioState } from '../stores/studio/state'
+import { studio } from '../stores/studio/stream'
+import type { TubState } from '../stores/tub/state'
+import { tub } from '../stores/tub/stream'
+import { actOf, eventOf } from './acts'
+
+export type StreamState = EditionState | LotState | BatchState | TubState | PressState | StudioState
+
+const all = [edition, lot, batch, tub, press, studio] as const
+
+/** The kinds of stream there are. */
+export const streamKinds: readonly string[] = all.map((stream) => stream.kind)
+
+const streams: ReadonlyMap<string, AnyStream> = new Map(all.map((stream: AnyStream) => [stream.kind, stream]))
+
+/** A command as the ledger takes it: one main stream, and whatever else its act needs to see. */
+export interface Command {
+  type: string
+  stream: string
+  data: unknown
+  expectedSeq?: number
+}
+
+export type States = ReadonlyMap<string, Folded>
+
+/**
+ * A stream of which nothing is known yet.
+ * @throws RangeError when there are no streams of that kind
+ */
+export function emptyState(name: string): StreamState {
+  const stream = streams.get(streamKind(name))
+  if (!stream) throw new RangeError(`There are no streams like “${name}”.`)
+  return stream.empty(name) as StreamState
+}
+
+const needsOf = (act: AnyAct, command: Command): Needs => act.needs(command.data as never)
+
+/** Streams whose states a command must see, its own first. */
+export function streamsFor(command: Command): string[] {
+  const act = actOf.get(command.type)
+  const refs = act ? (Object.values(needsOf(act, command)).flat() as Ref[]) : []
+  return [...new Set([command.stream, ...refs.map((ref) => ref.name)])]
+}
+
+function statesFor(act: AnyAct, own: Folded, states: States, command: Command): Record<string, Folded | Folded[]> {
+  const stateOf = (ref: Ref) => states.get(ref.name) ?? ref.empty(ref.name)
+  const needed = Object.entries(needsOf(act, command)).map(([name, need]) => [
+    name,
+    Array.isArray(need) ? need.map(stateOf) : stateOf(need as Ref),
+  ])
+  return { ...Object.fromEntries(needed), [act.stream.kind]: own }
+}
+
+/**
+ * The one gate every command goes through, in the browser for the instant stroke and on the server for the truth: the
+ * events to append, or a refusal that says what to do. Pure: reads no clock, chance or store.
+ * @param states a state for every stream of `streamsFor(command)` that has one
+ */
+export function decide(states: States, command: Command, context: Context): Decision {
+  const act = actOf.get(command.type)
+  if (!act || act.stream.kind !== streamKind(command.stream))
+    return refuse('unknown-command', 'This program does not know that command. Reload the page.')
+  const own = states.get(command.stream) ?? act.stream.empty(command.stream)
+  const seen = statesFor(act, own, states, command) as never
+  const data = command.data as never
+  if (!act.who(context, seen, data))
+    return refuse('not-allowed', `A ${context.role} may not do this. Ask an instructor or the manager.`)
+  const shut = act.stream.gate(own as never, act)
+  if (shut) return shut
+  if (act.guarded && command.expectedSeq !== own.seq)
+    return refuse('stale', 'Someone changed this while you were looking. See how it stands now, then do it again.')
+  const outcome = act.rule(seen, data, context)
+  return 'refusal' in outcome ? outcome : { events: [...outcome] }
+}
+
+function step(stream: AnyStream, state: Folded, event: Happening): Folded {
+  const known = eventOf.get(event.type)
+  const next = known && known.kind === stream.kind ? known.evolve(state as never, event.data as never, event) : state
+  return stream.stamp(next as never, event, state as never)
+}
+
+function streamOf(state: Folded): AnyStream {
+  return streams.get(streamKind(state.stream))!
+}
+
+/**
+ * One event more. Total: an event it does not know, or one of another kind of stream, only moves the sequence, so that
+ * an old ledger always loads however the rules have grown.
+ */
+export function evolve<State extends Folded>(state: State, event: Happening): State {
+  return step(streamOf(state), state, event) as State
+}
+
+/** Many events of one stream at once, onto a state that is left as it was. */
+export function fold<State extends Folded>(from: State, events: readonly Happening[]): State {
+  const stream = streamOf(from)
+  return folding(() => events.reduce((state, event) => step(stream, state, event), from as Folded)) as State
+}

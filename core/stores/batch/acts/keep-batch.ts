@@ -1,0 +1,36 @@
+import { defineAct, defineEvent } from '../../../ground/act'
+import { appended, changed } from '../../../ground/fold'
+import { refuse } from '../../../ground/refusal'
+import { anyone } from '../../../ground/who'
+import { grams, scaleTolerance } from '../state'
+import { batch } from '../stream'
+
+interface Kept {
+  /** Kept, and scraped off and thrown away. */
+  milligrams: number
+  scraped: number
+  how: string
+}
+
+const batchKept = defineEvent(batch, 'batch-kept', (state, { milligrams, scraped, how }: Kept, event) =>
+  changed(state, {
+    left: milligrams,
+    scraped: state.scraped + scraped,
+    keepings: appended(state.keepings, { left: milligrams, how, at: event.occurredAt }),
+  }),
+)
+
+/** What is left after a run is wrapped and kept. */
+export const keepBatch = defineAct(batch, 'keep-batch', anyone, {
+  events: [batchKept],
+  rule: ({ batch }, data: Kept) => {
+    if (data.milligrams + data.scraped > batch.left + scaleTolerance)
+      return refuse(
+        'more-than-left',
+        `The book shows ${grams(batch.left)} of ${batch.name}; ${grams(data.milligrams + data.scraped)} kept and scraped off are more. Reweigh the batch first.`,
+        'milligrams',
+      )
+    const most = batch.left - Math.min(data.scraped, batch.left)
+    return [batchKept.on(batch, { ...data, milligrams: Math.min(data.milligrams, most) })]
+  },
+})

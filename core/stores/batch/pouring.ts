@@ -1,0 +1,78 @@
+import { type Refused, refuse } from '../../ground/refusal'
+import type { Component } from '../../ink/component'
+import { inkTaken } from '../tub/events/ink-taken'
+import type { TubState } from '../tub/state'
+import { tub } from '../tub/stream'
+import { inkDrawn } from './events/ink-drawn'
+import { type BatchState, grams, scaleTolerance } from './state'
+import { batch } from './stream'
+
+interface Poured {
+  components: readonly Component[]
+}
+
+const tubIds = ({ components }: Poured) => [...new Set(components.flatMap(({ tubId }) => tubId ?? []))]
+const batchIds = ({ components }: Poured) => [...new Set(components.flatMap(({ batchId }) => batchId ?? []))]
+
+/** The tubs and left-overs that components come from, each once. */
+export function pouredFrom(data: Poured) {
+  return { tubs: tubIds(data).map((id) => tub.of(id)), leftOvers: batchIds(data).map((id) => batch.of(id)) }
+}
+
+type Taken = ReturnType<typeof inkTaken.on> | ReturnType<typeof inkDrawn.on>
+
+interface Sources {
+  batch: BatchState
+  tubs: TubState[]
+  leftOvers: BatchState[]
+}
+
+/** What pouring these into a batch takes from tubs and left-overs, or why it cannot be. */
+export function pour({ batch, tubs, leftOvers }: Sources, data: Poured): Taken[] | Refused {
+  const { components } = data
+  if (components.length === 0) return refuse('no-component', 'Weigh in at least one ink.', 'components')
+  const light = components.find((component) => component.milligrams <= 0)
+  if (light)
+    return refuse(
+      'weight-range',
+      `${light.name || 'A component'} weighs ${grams(light.milligrams)}; a weight is above zero.`,
+      'components',
+    )
+  const taken: Taken[] = []
+  for (const component of components) {
+    const { tubId, batchId } = component
+    if (tubId !== null) {
+      const outcome = takeFromTub(tubs[tubIds(data).indexOf(tubId)]!, component, batch)
+      if ('refusal' in outcome) return outcome
+      taken.push(outcome)
+    }
+    if (batchId !== null) {
+      const outcome = takeLeftOver(leftOvers[batchIds(data).indexOf(batchId)]!, component, batch)
+      if ('refusal' in outcome) return outcome
+      taken.push(outcome)
+    }
+  }
+  return taken
+}
+
+function takeFromTub(tub: TubState, { name, milligrams }: Component, into: BatchState): Taken | Refused {
+  if (tub.name === '')
+    return refuse('unknown-tub', `${name} is not in the store any more. Choose another ink.`, 'components')
+  return inkTaken.on(tub, { milligrams, batchStream: into.stream })
+}
+
+function takeLeftOver(source: BatchState, { name, milligrams }: Component, into: BatchState): Taken | Refused {
+  if (source.name === '' || source.stream === into.stream)
+    return refuse('unknown-batch', `The left-over ${name} is not on the slab any more. Choose another.`, 'components')
+  if (milligrams > source.left + scaleTolerance)
+    return refuse(
+      'not-enough',
+      `${grams(milligrams)} of ${source.name} were to be taken, but only ${grams(source.left)} are left. Reweigh it if the book is wrong.`,
+      'components',
+    )
+  return inkDrawn.on(source, {
+    milligrams: Math.min(milligrams, source.left),
+    editionStream: '',
+    note: `into ${into.name || 'a new batch'}`,
+  })
+}

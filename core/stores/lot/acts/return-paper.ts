@@ -1,0 +1,35 @@
+import { defineAct, defineEvent } from '../../../ground/act'
+import { changed } from '../../../ground/fold'
+import { refuse } from '../../../ground/refusal'
+import { anyone } from '../../../ground/who'
+import { rationChanged, unknownRation } from '../ration'
+import { inHand, rationOf } from '../state'
+import { lot } from '../stream'
+
+interface Returned {
+  rationId: string
+  sheets: number
+}
+
+const paperReturned = defineEvent(lot, 'paper-returned', (state, { rationId, sheets }: Returned) =>
+  changed(
+    rationChanged(state, rationId, (ration) => ({ ...ration, returned: ration.returned + sheets })),
+    { left: state.left + sheets },
+  ),
+)
+
+/** Sheets that were given out come back to the shelf. */
+export const returnPaper = defineAct(lot, 'return-paper', anyone, {
+  events: [paperReturned],
+  rule: ({ lot }, data: Returned) => {
+    const ration = rationOf(lot, data.rationId)
+    if (!ration) return unknownRation()
+    if (data.sheets > inHand(ration))
+      return refuse(
+        'more-than-in-hand',
+        `${inHand(ration)} sheets are in the person’s hands; ${data.sheets} cannot come back.`,
+        'sheets',
+      )
+    return [paperReturned.on(lot, data)]
+  },
+})

@@ -1,0 +1,54 @@
+import type { Role } from '../../ground/envelope'
+import type { Roller } from '../../ink/roller'
+import type { PastEdition } from '../../plan/past-editions'
+import type { LineCustom } from '../../print/pencil-line'
+import type { SeriesFormat } from '../../register/registration'
+import type { LengthUnit } from '../../units/length'
+
+/** What new editions and every screen start from. Prices in the studio's currency. */
+export interface StudioSettings {
+  name: string
+  line: LineCustom
+  /** What happens to the number of a signed print that is destroyed. */
+  destroyedNumber: 'replaced' | 'retired'
+  currency: string
+  unit: LengthUnit
+  inkGram: number
+  pressHour: number
+  labourHour: number
+}
+
+/** What was not asked of a studio before. */
+export const studioDefaults: Pick<StudioSettings, 'unit' | 'inkGram' | 'pressHour' | 'labourHour'> = {
+  unit: 'mm',
+  inkGram: 0,
+  pressHour: 0,
+  labourHour: 0,
+}
+
+/** The studio's own stream. Names and secrets of people live outside the ledger, under their ids. */
+export interface StudioState extends StudioSettings {
+  stream: string
+  seq: number
+  /** Editions from before the ledger, as totals. */
+  pastEditions: PastEdition[]
+  seriesFormats: SeriesFormat[]
+  rollers: Roller[]
+  people: Record<string, { role: Role; active: boolean }>
+}
+
+export function emptyStudio(stream = 'studio'): StudioState {
+  return {
+    stream,
+    seq: 0,
+    name: '',
+    line: 'number-title-signature',
+    destroyedNumber: 'retired',
+    currency: '€',
+    ...studioDefaults,
+    pastEditions: [],
+    seriesFormats: [],
+    rollers: [],
+    people: {},
+  }
+}

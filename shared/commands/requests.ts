@@ -1,0 +1,151 @@
+import type { CommandData, CommandType } from '#core/house/acts'
+import {
+  AmendSize,
+  CloseEdition,
+  Curate,
+  GiveNumbers,
+  NameSheet,
+  NameSheetWithReason,
+  Reason,
+  SpoilSheet,
+  WithdrawNumbers,
+} from './finishing'
+import {
+  AddInk,
+  AddTub,
+  DescribeTub,
+  DrawInk,
+  KeepBatch,
+  MixBatch,
+  PlanBlend,
+  PlanOverprint,
+  RetireRoller,
+  ReweighBatch,
+  SeeDrawDown,
+  SetInkedShare,
+  SetRoller,
+  SetRollUp,
+  WeighRun,
+  WeighTub,
+} from './inking'
+import { ChangePlan, StartEdition } from './plan'
+import { AddLayer, ChangeLayer, SetPress, SetZones } from './planning'
+import {
+  ChangeBlock,
+  DrawRegister,
+  FindExposure,
+  PlanPiece,
+  PrepareBlock,
+  RecordBlockState,
+  SetSeriesFormat,
+  Tear,
+} from './preparing'
+import {
+  Adjust,
+  DeclareDry,
+  JudgePull,
+  NameLayer,
+  NamePull,
+  NamePullWithReason,
+  PullTap,
+  SettleDispute,
+  VoidAdjustment,
+} from './pulling'
+import {
+  AddLot,
+  AddPastEditions,
+  AddPress,
+  BuyPaper,
+  CountLot,
+  DescribeLot,
+  MoveRation,
+  RationPaper,
+  SetStudio,
+  WithdrawPastEdition,
+} from './stores'
+
+/** What a browser may send. People are added and changed by their own routes, with their names and secrets. */
+export type RequestType = Exclude<CommandType, 'add-person' | 'change-person'>
+
+/** A class for every act, whose instances are the act's data. */
+type Requests = { [T in RequestType]: new () => CommandData<T> }
+
+/** Refuses a class with a field that the act does not know: it would pass the check and be lost. */
+type NoMore<Given extends Requests> = {
+  [T in RequestType]: Exclude<keyof InstanceType<Given[T]>, keyof CommandData<T>> extends infer More
+    ? [More] extends [never]
+      ? unknown
+      : { 'field the act does not know': More }
+    : never
+}
+
+const requestsFor = <const Given extends Requests>(given: Given & NoMore<Given>): Requests => given
+
+const requests = requestsFor({
+  'start-edition': StartEdition,
+  'change-plan': ChangePlan,
+  'add-layer': AddLayer,
+  'change-layer': ChangeLayer,
+  'set-zones': SetZones,
+  'set-press': SetPress,
+  'plan-piece': PlanPiece,
+  tear: Tear,
+  'prepare-block': PrepareBlock,
+  'change-block': ChangeBlock,
+  'record-block-state': RecordBlockState,
+  'find-exposure': FindExposure,
+  'draw-register': DrawRegister,
+  'set-roll-up': SetRollUp,
+  'set-inked-share': SetInkedShare,
+  'plan-overprint': PlanOverprint,
+  'plan-blend': PlanBlend,
+  pull: PullTap,
+  'judge-pull': JudgePull,
+  'void-pull': NamePullWithReason,
+  'restore-pull': NamePull,
+  'settle-dispute': SettleDispute,
+  adjust: Adjust,
+  'void-adjustment': VoidAdjustment,
+  'set-bat': NamePullWithReason,
+  'declare-dry': DeclareDry,
+  'cut-further': NameLayer,
+  'spoil-sheet': SpoilSheet,
+  'recover-sheet': NameSheetWithReason,
+  'split-sheet': NameSheet,
+  curate: Curate,
+  'give-numbers': GiveNumbers,
+  'withdraw-numbers': WithdrawNumbers,
+  sign: NameSheet,
+  'withdraw-signing': NameSheetWithReason,
+  'destroy-print': NameSheetWithReason,
+  'amend-size': AmendSize,
+  close: CloseEdition,
+  reopen: Reason,
+  'add-lot': AddLot,
+  'describe-lot': DescribeLot,
+  'buy-paper': BuyPaper,
+  'count-lot': CountLot,
+  'ration-paper': RationPaper,
+  'release-paper': MoveRation,
+  'return-paper': MoveRation,
+  'mix-batch': MixBatch,
+  'add-ink': AddInk,
+  'draw-ink': DrawInk,
+  'reweigh-batch': ReweighBatch,
+  'keep-batch': KeepBatch,
+  'see-draw-down': SeeDrawDown,
+  'weigh-run': WeighRun,
+  'add-tub': AddTub,
+  'describe-tub': DescribeTub,
+  'weigh-tub': WeighTub,
+  'add-press': AddPress,
+  'set-studio': SetStudio,
+  'add-past-editions': AddPastEditions,
+  'withdraw-past-edition': WithdrawPastEdition,
+  'set-series-format': SetSeriesFormat,
+  'set-roller': SetRoller,
+  'retire-roller': RetireRoller,
+})
+
+/** What each command of a browser must look like, by type. */
+export const requestOf: ReadonlyMap<string, new () => object> = new Map(Object.entries(requests))
