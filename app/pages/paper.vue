@@ -80,6 +80,11 @@ function about(known: LotSummary): string {
     .filter(Boolean)
     .join(' · ')
 }
+
+function lotAdded() {
+  adding.value = false
+  void load()
+}
 </script>
 
 <template>
@@ -94,12 +99,7 @@ function about(known: LotSummary): string {
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <section v-if="adding" class="part">
       <div class="part-head"><h2>Paper for the store</h2></div>
-      <LotForm
-        @done="
-          adding = false
-          load()
-        "
-      />
+      <LotForm @done="lotAdded" />
     </section>
     <p v-for="known in short" :key="known.id" class="trouble short">
       The book is {{ -known.left }} sheets short of {{ known.name }}: more were torn than it knew of. Count the lot.

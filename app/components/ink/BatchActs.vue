@@ -78,6 +78,15 @@ const seeDrawDown = () =>
         thickness: typedNumber(form.value.thickness),
       })
     : void (fault.value = 'Give the film of the draw-down in µm, above zero.')
+
+function choose(chosen: Act) {
+  open.value = chosen
+  fault.value = ''
+}
+function runWeighed() {
+  void supplies.load()
+  emit('done')
+}
 </script>
 
 <template>
@@ -89,10 +98,7 @@ const seeDrawDown = () =>
         type="button"
         :aria-label="`${one.word}: ${batch.name}`"
         :aria-pressed="open === one.act"
-        @click="
-          open = one.act
-          fault = ''
-        "
+        @click="choose(one.act)"
       >
         {{ one.word }}
       </button>
@@ -158,15 +164,7 @@ const seeDrawDown = () =>
         label="Why it differs"
       /><VBtn type="submit" class="quiet" :loading="busy">Set the weight</VBtn>
     </form>
-    <RunWeighed
-      v-else-if="open === 'run' && layerId"
-      :batch="batch"
-      :layer-id="layerId"
-      @done="
-        supplies.load()
-        emit('done')
-      "
-    />
+    <RunWeighed v-else-if="open === 'run' && layerId" :batch="batch" :layer-id="layerId" @done="runWeighed" />
     <form v-else class="fields" @submit.prevent="seeDrawDown">
       <label class="swatch">Paper of the draw-down <input v-model="form.ground" type="color" /></label
       ><label class="swatch">Colour seen <input v-model="form.colour" type="color" /></label>

@@ -101,6 +101,12 @@ async function keep(share: number, fromPicture: boolean) {
       : null
   if (await giving(() => edition.give('set-inked-share', { blockId: props.block.id, share, reading }))) emit('done')
 }
+
+function openAnother() {
+  masked.value = []
+  threshold.value = null
+  void open()
+}
 </script>
 
 <template>
@@ -112,11 +118,7 @@ async function keep(share: number, fromPicture: boolean) {
           class="wide"
           label="Picture of the block"
           :items="pictures"
-          @update:model-value="
-            masked = []
-            threshold = null
-            open()
-          "
+          @update:model-value="openAnother"
         /><VCheckbox v-model="light" class="wide" label="the light parts are inked" />
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>

@@ -173,6 +173,19 @@ async function save() {
   )
     draft.done()
 }
+
+function drag(event: DragEvent, row: number, name: string) {
+  dragged.value = row
+  event.dataTransfer?.setData('text/plain', name)
+}
+function drop(onto: number) {
+  if (dragged.value !== null) move(dragged.value, onto)
+  dragged.value = null
+}
+function takeWishBack(i: number) {
+  form.value.wishes.splice(i, 1)
+  ranked.value = null
+}
 </script>
 
 <template>
@@ -186,15 +199,9 @@ async function save() {
         v-for="(one, i) in known"
         :key="keyOf(one.row)"
         draggable="true"
-        @dragstart="
-          dragged = i
-          $event.dataTransfer?.setData('text/plain', one.layer.name)
-        "
+        @dragstart="drag($event, i, one.layer.name)"
         @dragover.prevent
-        @drop.prevent="
-          dragged !== null && move(dragged, i)
-          dragged = null
-        "
+        @drop.prevent="drop(i)"
       >
         <span class="handle" aria-hidden="true">⠿</span><strong>{{ filmName(one.row) }}</strong>
         <VSelect
@@ -290,10 +297,7 @@ async function save() {
           <span>{{ wishWords(one) }}</span><button
             type="button"
             :aria-label="`Drop the wish for ${named(one.layers)}`"
-            @click="
-              form.wishes.splice(i, 1)
-              ranked = null
-            "
+            @click="takeWishBack(i)"
           >
             Drop
           </button>

@@ -91,6 +91,12 @@ function about(tub: TubSummary): string {
     .filter(Boolean)
     .join(' · ')
 }
+
+function tubDone() {
+  openTub.value = null
+  adding.value = false
+  void load()
+}
 </script>
 
 <template>
@@ -200,15 +206,7 @@ function about(tub: TubSummary): string {
             </button>
           </div>
           <div v-if="openTub?.id === tub.id" class="opened">
-            <TubForm
-              v-if="openTub.act === 'describe'"
-              :key="tub.id"
-              :tub="tub"
-              @done="
-                openTub = null
-                load()
-              "
-            />
+            <TubForm v-if="openTub.act === 'describe'" :key="tub.id" :tub="tub" @done="tubDone" />
             <form v-else @submit.prevent="weigh(tub)">
               <div class="fields">
                 <VTextField v-model="weight.grams" label="In it now" inputmode="decimal" suffix="g" /><VTextField
@@ -232,14 +230,7 @@ function about(tub: TubSummary): string {
         >
       </div>
       <p v-if="starting.fault.value" class="trouble" role="alert">{{ starting.fault.value }}</p>
-      <TubForm
-        v-if="adding"
-        class="new"
-        @done="
-          adding = false
-          load()
-        "
-      />
+      <TubForm v-if="adding" class="new" @done="tubDone" />
     </section>
     <section class="part">
       <div class="part-head"><h2>Rollers</h2></div>

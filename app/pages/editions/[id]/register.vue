@@ -101,6 +101,14 @@ async function file(kind: 'pdf' | 'svg') {
     fileName(edition.state!.title, 'registration.pdf'),
   )
 }
+
+/** Common top and foot lines: as the image lies now, or none. */
+function drawLines(drawn: boolean) {
+  const { outline, image, sheet: paper } = plan.value
+  const topLine = outline.top + image.top
+  plan.value.series = drawn ? { topLine, footLine: Math.max(0, paper.height - topLine - image.height) } : null
+  form.value.formatId = null
+}
 </script>
 
 <template>
@@ -178,15 +186,7 @@ async function file(kind: 'pdf' | 'svg') {
           <VCheckbox
             :model-value="plan.series !== null"
             label="draw common top and foot lines"
-            @update:model-value="
-              plan.series = $event
-                ? {
-                    topLine: plan.outline.top + plan.image.top,
-                    footLine: Math.max(0, plan.sheet.height - plan.outline.top - plan.image.top - plan.image.height),
-                  }
-                : null
-              form.formatId = null
-            "
+            @update:model-value="drawLines(Boolean($event))"
           />
           <template v-if="plan.series">
             <div class="fields">

@@ -1,0 +1,40 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { EditionReply, StoresReply } from '#shared/replies/replies'
+import { Client } from '../fixtures/client'
+import { foldedThen, keptFolder } from '../fixtures/kept-data'
+import { Server } from '../fixtures/server'
+
+let server: Server
+let client: Client
+
+beforeAll(async () => {
+  // A demo on this machine signs its manager in, whose PIN the folder's people were given long ago.
+  server = await Server.start({ folder: keptFolder(), demo: true })
+  client = new Client(server.url)
+  await client.send('GET', '/api/session')
+})
+
+afterAll(() => server.stop())
+
+describe('a data folder of an earlier program', () => {
+  const then = foldedThen()
+
+  it('folds to the same editions', async () => {
+    for (const [id, state] of Object.entries(then.editions)) {
+      const { body } = await client.send<EditionReply>('GET', `/api/editions/${id}`)
+      expect(body.state, state.title).toMatchObject(state)
+    }
+  })
+
+  it('holds the same paper, ink and presses', async () => {
+    const { body } = await client.send<StoresReply>('GET', '/api/stores')
+    for (const kind of ['lots', 'batches', 'tubs', 'presses'] as const) {
+      const byId = new Map(body[kind].map((one) => [one.id, one]))
+      for (const one of then.stores[kind]) expect(byId.get(one.id)).toMatchObject(one)
+    }
+  })
+
+  it('is whole: each event follows from the one before', async () => {
+    expect((await client.send('GET', '/api/ledger-check')).body).toMatchObject({ events: then.events, broken: null })
+  })
+})
