@@ -156,12 +156,7 @@ export class EditionInHand {
     })
   }
 
-  async tear(
-    lot: DemoLot,
-    lotSheets: number,
-    count: number,
-    more: Partial<CommandData<'tear'>> = {},
-  ): Promise<this> {
+  async tear(lot: DemoLot, lotSheets: number, count: number, more: Partial<CommandData<'tear'>> = {}): Promise<this> {
     const size = this.piece ? pieceSize(this.piece) : { width: 0, height: 0 }
     const right = { lotId: lot.id, lotSheets, count, wrong: 0, reason: '', rationId: null, offcuts: [] }
     await this.give('tear', { ...right, ...size, ...more })
