@@ -3,7 +3,7 @@ import type { BlockDescription, BlockKind } from '#core/block/block'
 import type { LotDescription } from '#core/stores/lot/state'
 import type { Role } from '#core/ground/envelope'
 import { evenMargins, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
-import { noEdges, usualStrip } from '#core/paper/tear-plan'
+import { noEdges, usualStrip } from '#core/paper/tear-request'
 import type { AdjustmentKind } from '#core/print/verdicts'
 
 const adjustments: Record<string, AdjustmentKind> = {

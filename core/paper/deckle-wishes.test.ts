@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Edge, edges, type Edges, noEdges, planTears, type TearPlan } from './tear-plan'
+import { type Edge, edges, type Edges, noEdges } from './tear-request'
+import { planTears, type TearPlan } from './tear-plan'
 
 const across: Record<Edge, Edge> = { left: 'right', right: 'left', top: 'top', bottom: 'bottom' }
 const down: Record<Edge, Edge> = { left: 'left', right: 'right', top: 'bottom', bottom: 'top' }
@@ -65,15 +66,24 @@ describe('wishes for a deckle', () => {
     )
   })
 
-  it('are left with very many small pieces, and only counted where a deckle falls', () => {
+  it('are sought however many pieces there are, and cost none', () => {
     const all = { left: true, right: true, top: true, bottom: true }
     const wanted = { ...noEdges, bottom: true }
-    const many = plan(1400, 1000, 61, 67, all, wanted)
-    expect(many).toMatchObject({ deckleLeft: true, perSheet: plan(1400, 1000, 61, 67, all, noEdges).perSheet })
-    expect(many.tears).toHaveLength(plan(1400, 1000, 61, 67, all, noEdges).tears.length)
-    expect(points(many)).toBeGreaterThan(0)
-    expect(plan(1400, 1000, 61, 67, all, noEdges).deckleLeft).toBe(false)
-    expect(plan(1400, 1000, 270, 190, all, wanted).deckleLeft).toBe(false)
+    const plain = plan(1400, 1000, 61, 67, all, noEdges)
+    const wished = plan(1400, 1000, 61, 67, all, wanted)
+    expect(wished.perSheet).toBe(plain.perSheet)
+    expect(points(wished)).toBeGreaterThan(points(plain))
+  })
+
+  it('are all met on a sheet used whole, and on one torn in a single direction', () => {
+    const all = { left: true, right: true, top: true, bottom: true }
+    const whole = plan(300, 230, 300, 230, all, all)
+    expect(whole).toMatchObject({ perSheet: 1, tears: [], trued: [] })
+    expect(points(whole)).toBe(4)
+    const halved = plan(600, 230, 300, 230, all, { ...noEdges, top: true, bottom: true })
+    expect(halved.perSheet).toBe(2)
+    expect(points(halved)).toBe(4)
+    expect(halved.trued.map(({ edge }) => edge)).toEqual([halved.datum.x])
   })
 
   it('are nothing without a deckle on the sheet, and cost no tear then', () => {

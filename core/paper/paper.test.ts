@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { boxOf } from '../drawing/labels'
 import { dampingTimetable } from './damping'
 import { evenMargins, finishedSize, imageOn, pieceFault, pieceSize, type PiecePlan, usualFoot } from './piece'
-import { noEdges, planTears } from './tear-plan'
+import { noEdges } from './tear-request'
+import { planTears } from './tear-plan'
 import { tearDrawing, tearWords, trueWords } from './tear-sheet'
 
 const piece: PiecePlan = {

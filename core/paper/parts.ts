@@ -1,12 +1,10 @@
-import { Axis, ceilings, type Lie, type StripsAdded } from './ceilings'
+import { Axis, type StripsAdded } from './axis'
+import { ceilings, type Lie } from './ceilings'
 
 /** More different lengths than any search meets; keeps the key of a part a small whole number. */
 const mostLengths = 46_000
 
-/**
- * One part of the sheet: its sides, where they stand in the ceilings, and what the search has found out about it.
- * Unknown numbers are −1.
- */
+/** One part of the sheet: its sides, where they stand in the ceilings, and the pieces it gives. */
 export interface Part {
   readonly width: number
   readonly height: number
@@ -16,31 +14,19 @@ export interface Part {
   readonly heightId: number
   /** No fewer than the most pieces it gives. */
   readonly most: number
-  /** The smallest part whose sides stand alike; itself when it is of normal width and height. */
-  alike: Part | null
+  /** The most pieces it gives; −1 while that is not known. */
   pieces: number
-  /** Offcuts it must leave: at least so many, and exactly that when `sure`. */
-  leastOffcuts: number
-  sure: boolean
-  /** Of the smallest of parts alike: by offcuts, width and height together that are known to do with so many, or not. */
-  known: { largeEnough: number[]; tooSmall: number[] } | null
-  largestOffcut: number
-  /** By the bits of its deckled sides. */
-  deckled: (Deckled | undefined)[] | null
 }
 
-/** What the search has found out about a part with deckled sides, as above. */
-export interface Deckled extends Pick<Part, 'leastOffcuts' | 'sure' | 'known' | 'largestOffcut'> {
-  points: number
-  /** Of the smallest of parts alike: larger ones of as many pieces, and the points they earn, which no part between exceeds. */
-  larger: { width: number; height: number; points: number }[]
+/** Along which side a part is torn: `x` from top to bottom of it, at a distance across; `y` from left to right. */
+export type Across = 'x' | 'y'
+
+/** A tear across a part, by where the two parts it leaves stand and where it lies. */
+export interface Tear {
+  near: number
+  far: number
+  at: number
 }
-
-/** What a tear leaves, and where it lies. Returns true to stop. */
-export type Tear = (first: Part, second: Part, across: 'x' | 'y', at: number) => boolean
-
-/** Whether a tear is worth looking at, by where the two parts it leaves stand. */
-export type MayTear = (across: 'x' | 'y', near: number, far: number) => boolean
 
 /** The parts a sheet can be torn into, and the most pieces each gives. */
 export type Parts = ReturnType<typeof partsOf>
@@ -71,23 +57,15 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
   const pieceArea = lies[0]!.width * lies[0]!.height
   const normalParts = new Array<Part | undefined>(columns * rows)
   const otherParts = new Map<number, Part>()
-  /** Tears looked at so far, some eight for each of the ceilings: a measure of the work that does not hang on the machine. */
-  const looked = { tears: 8 * columns * rows }
-
-  /** Ceilings by where width and height stand: of normal ones or not. */
-  const across = (row: number) =>
+  /** Ceilings along a row of parts, by where their widths stand; of normal ones and of others. */
+  const alongRow = (row: number) =>
     row >= 0
       ? { normal: torn.byRow, other: tornY.byRow, base: row * columns }
       : { normal: tornX.byRow, other: knife.byRow, base: (-1 - row) * columns }
-  const down = (column: number) =>
+  const alongColumn = (column: number) =>
     column >= 0
       ? { normal: torn.byColumn, other: tornX.byColumn, base: column * rows }
       : { normal: tornY.byColumn, other: knife.byColumn, base: (-1 - column) * rows }
-
-  function ceilingAt(column: number, row: number): number {
-    const { normal, other, base } = across(row)
-    return column >= 0 ? normal[base + column]! : other[base - 1 - column]!
-  }
 
   /** Each part is made once. */
   function partOf(width: number, height: number, column: number, row: number, widthId: number, heightId: number): Part {
@@ -95,23 +73,10 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
     const key = normal ? column * rows + row : widthId * mostLengths + heightId
     const known = normal ? normalParts[key] : otherParts.get(key)
     if (known) return known
-    const most = ceilingAt(column, row)
-    const part: Part = {
-      width,
-      height,
-      column,
-      row,
-      widthId,
-      heightId,
-      most,
-      alike: null,
-      pieces: strip === 0 || most === 0 ? most : -1,
-      leastOffcuts: -1,
-      sure: false,
-      known: null,
-      largestOffcut: -1,
-      deckled: null,
-    }
+    const { normal: ofNormal, other, base } = alongRow(row)
+    const most = column >= 0 ? ofNormal[base + column]! : other[base - 1 - column]!
+    const pieces = strip === 0 || most === 0 ? most : -1
+    const part: Part = { width, height, column, row, widthId, heightId, most, pieces }
     if (normal) normalParts[key] = part
     else otherParts.set(key, part)
     return part
@@ -123,20 +88,9 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
     return partOf(width, height, column, row, x.id(width, column), y.id(height, row))
   }
 
-  /** The smallest part whose sides stand alike. */
-  function alike(part: Part): Part {
-    if (part.alike) return part.alike
-    const { column, row, widthId, heightId } = part
-    const width = column < 0 ? x.narrowest(column) : part.width
-    const height = row < 0 ? y.narrowest(row) : part.height
-    return (part.alike = partOf(
-      width,
-      height,
-      column,
-      row,
-      column < 0 ? x.id(width, column) : widthId,
-      row < 0 ? y.id(height, row) : heightId,
-    ))
+  /** The smallest part whose sides stand where this one's do. */
+  function smallestLike({ width, height, column, row }: Part): Part {
+    return partSized(column < 0 ? x.narrowest(column) : width, row < 0 ? y.narrowest(row) : height)
   }
 
   /** The way a piece fills that part exactly, of two (a square) the one with more points; -1 for none. */
@@ -150,63 +104,33 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
     return best
   }
 
-  /** Offcuts a part leaves at least, by where its sides stand: one in each direction that pieces do not fill. */
-  const wastes = (most: number, column: number, row: number) =>
-    most === 0 ? 1 : (column < 0 ? 1 : 0) + (row < 0 ? 1 : 0)
+  /** The two parts that a tear leaves, the near one first. */
+  function halves({ width, height, column, row, widthId, heightId }: Part, across: Across, tear: Tear): [Part, Part] {
+    const { near, far, at } = tear
+    if (across === 'x')
+      return [
+        partOf(at, height, near, row, x.id(at, near), heightId),
+        partOf(width - at, height, far, row, x.id(width - at, far), heightId),
+      ]
+    return [
+      partOf(width, at, column, near, widthId, y.id(at, near)),
+      partOf(width, height - at, column, far, widthId, y.id(height - at, far)),
+    ]
+  }
 
   /**
-   * Go through the tears of a part that may give so many pieces and leave no more than so many offcuts, until `stop` says so.
-   * @param may asked where the halves stand, when both must give all the pieces their ceilings promise
+   * Go through the tears across a part that may give so many pieces, until `stop` says so.
+   * @param strips strips of waste added to normal distances
    */
-  function forEachTear(
-    part: Part,
-    stripsAdded: StripsAdded,
-    pieces: number,
-    mostOffcuts: number,
-    stop: Tear,
-    may?: MayTear,
-  ): boolean {
-    const { width, height, column, row, widthId, heightId } = part
-    const columnsOf = across(row)
-    const tearsX = x.places(width, x.close ? stripsAdded : 'none')
-    const tearsY = y.places(height, y.close ? stripsAdded : 'none')
-    looked.tears += tearsX.at.length + tearsY.at.length
-    for (let i = 0; i < tearsX.at.length; i++) {
-      const near = tearsX.near[i]!
-      const far = tearsX.far[i]!
-      const first = near >= 0 ? columnsOf.normal[columnsOf.base + near]! : columnsOf.other[columnsOf.base - 1 - near]!
-      const second = far >= 0 ? columnsOf.normal[columnsOf.base + far]! : columnsOf.other[columnsOf.base - 1 - far]!
-      if (first + second < pieces || wastes(first, near, row) + wastes(second, far, row) > mostOffcuts) continue
-      if (may && first + second === pieces && !may('x', near, far)) continue
-      const at = tearsX.at[i]!
-      if (
-        stop(
-          partOf(at, height, near, row, x.id(at, near), heightId),
-          partOf(width - at, height, far, row, x.id(width - at, far), heightId),
-          'x',
-          at,
-        )
-      )
-        return true
-    }
-    const rowsOf = down(column)
-    for (let i = 0; i < tearsY.at.length; i++) {
-      const near = tearsY.near[i]!
-      const far = tearsY.far[i]!
-      const first = near >= 0 ? rowsOf.normal[rowsOf.base + near]! : rowsOf.other[rowsOf.base - 1 - near]!
-      const second = far >= 0 ? rowsOf.normal[rowsOf.base + far]! : rowsOf.other[rowsOf.base - 1 - far]!
-      if (first + second < pieces || wastes(first, column, near) + wastes(second, column, far) > mostOffcuts) continue
-      if (may && first + second === pieces && !may('y', near, far)) continue
-      const at = tearsY.at[i]!
-      if (
-        stop(
-          partOf(width, at, column, near, widthId, y.id(at, near)),
-          partOf(width, height - at, column, far, widthId, y.id(height - at, far)),
-          'y',
-          at,
-        )
-      )
-        return true
+  function eachTear(part: Part, across: Across, strips: StripsAdded, pieces: number, stop: (tear: Tear) => boolean) {
+    const isX = across === 'x'
+    const axis = isX ? x : y
+    const { at, near, far } = axis.places(isX ? part.width : part.height, axis.close ? strips : 'none')
+    const { normal, other, base } = isX ? alongRow(part.row) : alongColumn(part.column)
+    const ceiling = (standing: number) => (standing >= 0 ? normal[base + standing]! : other[base - 1 - standing]!)
+    for (let i = 0; i < at.length; i++) {
+      if (ceiling(near[i]!) + ceiling(far[i]!) < pieces) continue
+      if (stop({ near: near[i]!, far: far[i]!, at: at[i]! })) return true
     }
     return false
   }
@@ -216,66 +140,28 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
    * less: when the smallest reaches the ceiling, all do.
    */
   function count(part: Part): number {
-    if (part.pieces < 0)
-      part.pieces = alike(part) !== part && count(alike(part)) === part.most ? part.most : tried(part)
-    return part.pieces
+    if (part.pieces >= 0) return part.pieces
+    const smallest = smallestLike(part)
+    return (part.pieces = smallest !== part && count(smallest) === part.most ? part.most : tried(part))
   }
 
   /** The most pieces from a part, by trying its tears; those that may reach the ceiling first. */
   function tried(part: Part): number {
     let best = lieOf(part) >= 0 ? 1 : 0
+    const better = (across: Across) => (tear: Tear) => {
+      const [first, second] = halves(part, across, tear)
+      if (first.most + second.most <= best) return false
+      if (count(first) + second.most > best) best = Math.max(best, count(first) + count(second))
+      return best >= part.most
+    }
     for (const wanted of [part.most, 1]) {
-      for (const stripsAdded of ['none', 'spread'] as const) {
-        if (best >= part.most || (stripsAdded === 'spread' && !x.close && !y.close)) break
-        forEachTear(part, stripsAdded, wanted, Infinity, (first, second) => {
-          if (first.most + second.most <= best) return false
-          if (count(first) + second.most > best) best = Math.max(best, count(first) + count(second))
-          return best >= part.most
-        })
+      for (const strips of ['none', 'spread'] as const) {
+        if (best >= part.most || (strips === 'spread' && !x.close && !y.close)) break
+        eachTear(part, 'x', strips, wanted, better('x')) || eachTear(part, 'y', strips, wanted, better('y'))
       }
     }
     return best
   }
 
-  /** The tears of a part that keep all its pieces and may leave no more than so many offcuts. */
-  function forEachKeeping(
-    part: Part,
-    stripsAdded: StripsAdded,
-    mostOffcuts: number,
-    stop: Tear,
-    may?: MayTear,
-  ): boolean {
-    const pieces = count(part)
-    return forEachTear(
-      part,
-      stripsAdded,
-      pieces,
-      mostOffcuts,
-      (first, second, across, at) =>
-        count(first) + second.most >= pieces &&
-        count(first) + count(second) >= pieces &&
-        stop(first, second, across, at),
-      may,
-    )
-  }
-
-  return {
-    x,
-    y,
-    across,
-    down,
-    ceilingAt,
-    looked,
-    whole: partSized(width, height),
-    pieceArea,
-    partSized,
-    alike,
-    lieOf,
-    wastes,
-    count,
-    forEachKeeping,
-    isNormal: (w: number, h: number) => x.isNormal(w) && y.isNormal(h),
-    widths: x.normal,
-    cut: knife.byRow.at(-1)!,
-  }
+  return { x, y, knife, whole: partSized(width, height), pieceArea, partSized, lieOf, halves, eachTear, count }
 }

@@ -1,4 +1,4 @@
-import type { Edges, PieceWanted, SheetInHand } from './tear-plan'
+import type { Edges, PieceWanted, SheetInHand } from './tear-request'
 
 export interface Margins {
   top: number

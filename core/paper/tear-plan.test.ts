@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { noEdges, offcutSizes, planTears, type TearPlan, type TearRequest } from './tear-plan'
+import { noEdges, type TearRequest } from './tear-request'
+import { offcutSizes, planTears, type TearPlan } from './tear-plan'
 
 const request = (
   width: number,

@@ -1,6 +1,7 @@
 import { type Box, boxOf, type LabelPlace, placeLabel } from '../drawing/labels'
 import { type Drawing, rectangle, segment, type Shape, words } from '../drawing/shapes'
-import { type Edges, edges, type Edge, type TearPlan } from './tear-plan'
+import { type Edges, edges, type Edge } from './tear-request'
+import type { TearPlan } from './tear-plan'
 
 /** Places for the label of an upright tear: on either side of it, from its upper end down. */
 function placesBeside({ left, top, bottom }: Box, letters: number): LabelPlace[] {

@@ -20,7 +20,7 @@ import {
 import { type BlockDescription, type BlockKind, blockKinds, type Transfer, transfers } from '#core/block/block'
 import type { ExposureRecord } from '#core/block/exposure'
 import type { PiecePlan } from '#core/paper/piece'
-import type { Grain } from '#core/paper/tear-plan'
+import type { Grain } from '#core/paper/tear-request'
 import { type Meeting, meetings, type RegisterPlan } from '#core/register/registration'
 import { OrNull } from './or-null'
 import { Nested } from './nested'

@@ -14,7 +14,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import type { Grain } from '#core/paper/tear-plan'
+import type { Grain } from '#core/paper/tear-request'
 import type { PastEditionRow } from '#core/plan/past-editions'
 import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
 import { type Method, methods } from '#core/plan/plan'

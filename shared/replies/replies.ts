@@ -7,7 +7,7 @@ import type { LotState } from '#core/stores/lot/state'
 import type { PressKind } from '#core/stores/press/state'
 import type { TubState } from '#core/stores/tub/state'
 import type { Roller } from '#core/ink/roller'
-import type { PieceWanted } from '#core/paper/tear-plan'
+import type { PieceWanted } from '#core/paper/tear-request'
 
 /** The ledger's answer to a command that was stored. */
 export interface StoredReply {

@@ -26,6 +26,7 @@ watch(
           block: null,
         })),
       )
+      if (!plans) return
       lines.value = open.map((edition, i) => ({ edition, wanted: wanted(edition), plan: plans[i]! }))
       trouble.value = ''
     } catch (error) {

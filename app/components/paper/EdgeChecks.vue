@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Edges, edges } from '#core/paper/tear-plan'
+import { type Edges, edges } from '#core/paper/tear-request'
 
 /** Which of four edges carry a deckle. */
 const chosen = defineModel<Edges>({ required: true })

@@ -2,7 +2,7 @@
 import { drag } from 'd3-drag'
 import { select } from 'd3-selection'
 import type { Margins } from '#core/paper/piece'
-import { type Edge, edges } from '#core/paper/tear-plan'
+import { type Edge, edges } from '#core/paper/tear-request'
 
 /** The finished sheet with its image; each margin can be dragged, or moved with the arrow keys. */
 const props = defineProps<{ image: { width: number; height: number }; margins: Margins }>()

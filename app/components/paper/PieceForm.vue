@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { evenMargins, finishedSize, imageOn, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
-import { type Edge, usualStrip } from '#core/paper/tear-plan'
+import { type Edge, usualStrip } from '#core/paper/tear-request'
 import type { LotSummary } from '#shared/replies/replies'
 
 /** The sheet in hand, the image with its margins, and how it is to be torn. */

@@ -1,25 +1,25 @@
 <script setup lang="ts">
-import { pages } from '#core/drawing/tiles'
 import { type PiecePlan, pieceSize } from '#core/paper/piece'
-import { offcutSizes, type TearPlan, type TearRequest } from '#core/paper/tear-plan'
-import { tearDrawing, tearWords, trueWords } from '#core/paper/tear-sheet'
+import type { TearPlan } from '#core/paper/tear-plan'
+import { byGrain, type TearRequest } from '#core/paper/tear-request'
 
-/** The tear plan to scale, its tears in order, and the alternatives beside it. */
+/** The best way to tear the sheet in hand, and the alternatives beside it. */
 const props = defineProps<{
   piece: PiecePlan
   count: number
   price: number
-  /** Large sheets on the shelf, or null while no lot is chosen. */ left: number | null
+  /** Large sheets on the shelf, or null while no lot is chosen. */
+  left: number | null
   paper: string
   title: string
 }>()
+/** The plan to tear by; null while none is found, or while the grain decides between two. */
 const plan = defineModel<TearPlan | null>('plan', { required: true })
-const units = useUnits()
 const edition = useEdition()
-const { planAll } = useTearPlans()
+const { planAll, stop, parts, stopped } = useTearPlans()
 const session = useSession()
+const readings = ref<{ name: string; plan: TearPlan }[]>([])
 const alternatives = ref<{ name: string; plan: TearPlan }[]>([])
-const showAll = ref(false)
 
 const request = computed<TearRequest>(() => ({
   sheet: props.piece.sheet,
@@ -29,113 +29,55 @@ const request = computed<TearRequest>(() => ({
   price: props.price,
   block: edition.state?.blocks[0]?.block ?? props.piece.image,
 }))
-let asked = 0
+const along = (grain: 'width' | 'height' | 'unknown') => (grain === 'height' ? 'second side' : 'first side')
+
 watch(
   request,
   async (now) => {
-    const mine = ++asked
+    const own = byGrain(now)
     const kept = now.piece.grain === 'free' ? 'width' : now.piece.grain
-    const [own, ...others] = await planAll([
-      now,
+    const [first] = own
+    const plans = await planAll([
+      ...own,
       { ...now, piece: { ...now.piece, grain: 'free' } },
       {
-        ...now,
-        sheet: { ...now.sheet, grain: now.sheet.grain === 'unknown' ? 'width' : now.sheet.grain },
+        ...first!,
+        sheet: { ...first!.sheet, grain: first!.sheet.grain === 'unknown' ? 'width' : first!.sheet.grain },
         piece: { ...now.piece, grain: kept },
       },
-      { ...now, strip: 0 },
+      { ...first!, strip: 0 },
     ])
-    if (mine !== asked) return
-    plan.value = own!
+    // A newer request took its place, or the search was stopped.
+    if (!plans) return
+    readings.value = own.map(({ sheet }, i) => ({ name: along(sheet.grain), plan: plans[i]! }))
+    plan.value = own.length === 1 ? plans[0]! : null
     alternatives.value = ['grain free', `grain kept, along the ${kept}`, 'with a knife'].map((name, i) => ({
       name,
-      plan: others[i]!,
+      plan: plans[own.length + i]!,
     }))
   },
   { immediate: true, deep: true },
 )
 
-const drawing = computed(() =>
-  plan.value && plan.value.perSheet > 0
-    ? tearDrawing(plan.value, props.piece.sheet, 180, units.length, plan.value.perSheet > 24 ? 2.6 : 4.4)
-    : null,
-)
-const sameOffcuts = computed(() => offcutSizes(plan.value?.offcuts ?? []))
 const money = (amount: number | null) =>
   amount === null ? '' : `${session.session?.studio.currency ?? ''} ${amount.toFixed(2)}`
-const toBuy = computed(() =>
-  props.left === null ? 0 : Math.max(0, (plan.value?.sheets ?? 0) - Math.max(0, props.left)),
-)
-const percentWasted = (waste: number) => `${Math.round(waste * 100)} %`
-const tearsShown = computed(() => (showAll.value ? plan.value!.tears : plan.value!.tears.slice(0, 14)))
-
-async function pdf() {
-  const { textPdf } = await import('~/drawings/pdf-file')
-  const now = plan.value!
-  const size = pieceSize(props.piece)
-  const lines = [
-    `${props.paper}, sheet ${units.size(props.piece.sheet.width, props.piece.sheet.height)} as measured. Pieces ${units.size(size.width, size.height)}: ${now.perSheet} from a sheet, ${now.sheets} sheets for ${props.count}.`,
-    ...(now.trued.length > 0 ? now.trued.map((line) => trueWords(line, units.length)) : []),
-    '',
-    ...now.tears.map((tear) => `${tear.number}.  ${tearWords(tear, units.length)}`),
-    '',
-    ...sameOffcuts.value.map(
-      (offcut) => `Left over: ${offcut.count} of ${units.size(offcut.width, offcut.height)}, ${offcut.use}`,
-    ),
-    'Measure the sheet in hand before the first tear. Straightedge flat, fingers behind its edge; a knife away from the body. The studio’s own rules come first.',
-  ]
-  download(
-    textPdf(`Tear sheet: ${props.title}`, tearDrawing(now, props.piece.sheet, 150, units.length), lines, pages.A4),
-    'application/pdf',
-    fileName(props.title, 'tear-sheet.pdf'),
-  )
-}
 </script>
 
 <template>
-  <div v-if="plan">
-    <p v-if="plan.perSheet === 0" class="trouble" role="alert">{{ plan.reason }}</p>
-    <template v-else>
-      <p class="summary">
-        <strong>{{ plan.perSheet }}</strong> from a sheet, <strong>{{ plan.sheets }}</strong>
-        {{ plan.sheets === 1 ? 'sheet' : 'sheets' }} for {{ count }} {{ count === 1 ? 'piece' : 'pieces' }},
-        {{ money(plan.cost) }}; {{ percentWasted(plan.waste) }} of the sheet is left over.<template v-if="toBuy > 0">
-          <strong class="buy">Buy {{ toBuy }} more:</strong> {{ Math.max(0, left ?? 0) }} are on the shelf.</template
-        ><template v-if="plan.knifeGives"> A knife would give {{ plan.knifeGives }}.</template
-        ><template v-if="plan.deckleLeft">
-          So many pieces can be laid in too many ways to search them all for deckles: those that fall on an edge wished
-          for are counted.</template
-        >
-      </p>
-      <div class="halves">
-        <div class="drawing-frame">
-          <LineDrawing
-            :drawing="drawing!"
-            :label="`Tear plan: ${plan.perSheet} pieces and ${plan.tears.length} tears on a sheet ${units.size(piece.sheet.width, piece.sheet.height)}`"
-            :round="4"
-          />
-        </div>
-        <div>
-          <ul v-if="plan.trued.length > 0" class="trued">
-            <li v-for="line in plan.trued" :key="line.edge">{{ trueWords(line, units.length) }}</li>
-          </ul>
-          <ol class="tears">
-            <li v-for="tear in tearsShown" :key="tear.number">
-              <b>T{{ tear.number }}</b> {{ tearWords(tear, units.length) }}
-            </li>
-          </ol>
-          <button v-if="plan.tears.length > 14" type="button" class="more" @click="showAll = !showAll">
-            {{ showAll ? 'Fewer' : `All ${plan.tears.length} tears` }}
-          </button>
-          <ul v-if="sameOffcuts.length > 0" class="offcuts">
-            <li v-for="(offcut, i) in sameOffcuts" :key="i" class="soft">
-              {{ offcut.count }} left over of {{ units.size(offcut.width, offcut.height) }}, {{ offcut.use }}
-            </li>
-          </ul>
-        </div>
-      </div>
-      <div class="buttons"><VBtn class="quiet" @click="pdf">Print the tear sheet (PDF)</VBtn></div>
-    </template>
+  <p v-if="parts > 0" class="searching" role="status">
+    Looking for the best tears: {{ parts.toLocaleString('en') }} parts of the sheet looked at.
+    <button type="button" class="stop" @click="stop">Stop</button>
+  </p>
+  <p v-else-if="stopped" class="soft" role="status">The search was stopped. Change a measure to start it again.</p>
+  <div v-if="readings.length > 0">
+    <p v-if="readings.length > 1" class="unknown-grain">
+      A grain is wanted, and this sheet’s is not known yet. Find it by tearing or damping a corner, then say it above.
+      Both ways are shown.
+    </p>
+    <section v-for="reading in readings" :key="reading.name">
+      <h3 v-if="readings.length > 1">If the grain runs along the {{ reading.name }}</h3>
+      <TornSheet :plan="reading.plan" :piece :count :left :paper :title />
+    </section>
     <table class="ruled side">
       <thead>
         <tr>
@@ -152,7 +94,7 @@ async function pdf() {
           <td>{{ other.name }}</td>
           <td class="number">{{ other.plan.perSheet }}</td>
           <td class="number">{{ other.plan.sheets ?? 'none fits' }}</td>
-          <td class="number">{{ other.plan.perSheet > 0 ? percentWasted(other.plan.waste) : '' }}</td>
+          <td class="number">{{ other.plan.perSheet > 0 ? `${Math.round(other.plan.waste * 100)} %` : '' }}</td>
           <td class="number">{{ other.plan.tears.length || '' }}</td>
           <td class="number">{{ money(other.plan.cost) }}</td>
         </tr>
@@ -162,51 +104,22 @@ async function pdf() {
 </template>
 
 <style scoped>
-.summary {
+.searching,
+.unknown-grain {
   margin-bottom: 14px;
 }
-.summary strong:not(.buy) {
-  font-family: var(--serif);
-  font-size: 1.3rem;
-}
-.halves {
-  display: grid;
-  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-  gap: 30px;
-  align-items: start;
-}
-.tears li,
-.trued li {
-  padding: 3px 0;
-  font-size: 0.9rem;
-}
-.tears b {
-  display: inline-block;
-  min-width: 34px;
-  color: var(--green);
-}
-.trued {
-  margin-bottom: 8px;
-  font-weight: 600;
-}
-.offcuts {
-  margin-top: 10px;
-  font-size: 0.88rem;
-}
-.more {
+.stop {
+  margin-left: 8px;
+  min-height: 28px;
   color: var(--green);
   text-decoration: underline;
   text-underline-offset: 3px;
-  min-height: 28px;
 }
 .side {
   margin-top: 22px;
   max-width: 760px;
 }
 @media (max-width: 900px) {
-  .halves {
-    grid-template-columns: minmax(0, 1fr);
-  }
   .side {
     display: block;
     overflow-x: auto;

@@ -1,5 +1,5 @@
 import type { Fault } from '../../ground/refusal'
-import { type Edges, type Grain, noEdges } from '../../paper/tear-plan'
+import { type Edges, type Grain, noEdges } from '../../paper/tear-request'
 
 /** What a paper is for: good paper for editions, or newsprint and offcuts for proofs. */
 export type PaperUse = 'edition' | 'proof'

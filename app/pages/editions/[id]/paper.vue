@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { evenMargins, type PiecePlan, usualFoot } from '#core/paper/piece'
-import { noEdges, type TearPlan, usualStrip } from '#core/paper/tear-plan'
+import { noEdges, usualStrip } from '#core/paper/tear-request'
+import type { TearPlan } from '#core/paper/tear-plan'
 import { goal } from '#core/plan/plan'
 
 const edition = useEdition()

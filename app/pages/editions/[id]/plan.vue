@@ -31,7 +31,7 @@ watch(
   () => edition.state!.piece,
   async (planned) => {
     if (!planned) return
-    const [plan] = await planAll([
+    const plans = await planAll([
       {
         sheet: planned.sheet,
         piece: { ...pieceSize(planned), grain: planned.grain, deckles: planned.deckles },
@@ -41,7 +41,7 @@ watch(
         block: null,
       },
     ])
-    perSheet.value = plan!.perSheet || null
+    if (plans) perSheet.value = plans[0]!.perSheet || null
   },
   { immediate: true },
 )
