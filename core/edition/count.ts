@@ -1,14 +1,8 @@
-import { allSeries, type Series } from '../print/series'
+import { type CountRow, rowOf } from './count-rows'
+import { aliveKinds, type Place } from './places'
+import { isLive } from './pull'
 import type { EditionState } from './state'
-import { isLive, livePullsOn } from './pull'
-import { hasEveryLayer, isAlive, type Place, standings } from './places'
-
-/** One line of the count, as it would be pencilled in a ledger. */
-export interface CountRow {
-  key: string
-  label: string
-  sheets: number
-}
+import { isOdd, sheetOddities, standings, tallied, talliedUnder } from './tally'
 
 export interface Count {
   rows: CountRow[]
@@ -22,78 +16,48 @@ export interface Count {
   disputed: number
 }
 
-const seriesPlural: Record<Series, string> = { edition: 'edition', AP: 'AP', PP: 'PP', HC: 'HC' }
-
-function rowKey(place: Place): { key: string; label: string; order: number } | null {
-  switch (place.kind) {
-    case 'split':
-      return null
-    case 'blank':
-      return { key: 'blank', label: 'blank', order: 0 }
-    case 'drying':
-      return { key: `drying-${place.layer}`, label: `layer ${place.layer}, drying`, order: 20 + place.layer }
-    case 'waiting':
-      return { key: `waiting-${place.layer}`, label: `waiting for layer ${place.layer}`, order: 20 + place.layer - 0.5 }
-    case 'doubtful':
-      return { key: 'doubtful', label: 'doubtful', order: 50 }
-    case 'good':
-      return place.curated
-        ? { key: 'curated', label: 'curated good', order: 61 }
-        : { key: 'good', label: 'good', order: 60 }
-    case 'marked': {
-      const order = 70 + allSeries.indexOf(place.series) * 2
-      return place.signed
-        ? { key: `signed-${place.series}`, label: `${seriesPlural[place.series]}, signed`, order: order + 1 }
-        : { key: `numbered-${place.series}`, label: `${seriesPlural[place.series]}, numbered`, order }
-    }
-    case 'bat':
-      return { key: 'bat', label: 'BAT', order: 80 }
-    case 'proof':
-      return { key: `proof-${place.proof}`, label: proofLabel(place.proof), order: 81 }
-    case 'left behind':
-      return { key: `left-behind-${place.layer}`, label: `left behind at layer ${place.layer}`, order: 89 }
-    case 'reject':
-      return place.layer === 0
-        ? { key: 'rejects-0', label: 'spoiled blank', order: 90 }
-        : { key: `rejects-${place.layer}`, label: `rejects, layer ${place.layer}`, order: 90 + place.layer }
-    case 'destroyed':
-      return { key: 'destroyed', label: 'destroyed', order: 110 }
-  }
-}
-
-function proofLabel(proof: string): string {
-  const words: Record<string, string> = {
-    WP: 'working proofs',
-    SP: 'state proofs',
-    CTP: 'colour trials',
-    progressive: 'progressives',
-    'warm-up': 'warm-up pulls',
-    ghost: 'ghosts',
-    practice: 'practice pulls',
-  }
-  return words[proof] ?? proof
-}
-
 /**
  * Reconcile an edition: every sheet in exactly one place, the places adding up to the sheets made, no number used twice
  * nor on a sheet that may carry none. Pure; run after every write and shown on every edition screen.
  */
 export function countEdition(state: EditionState): Count {
-  const tally = new Map<string, CountRow & { order: number }>()
-  for (const { place } of standings(state)) {
-    const row = rowKey(place)
-    if (row === null) continue
-    const known = tally.get(row.key)
-    if (known) known.sheets += 1
-    else tally.set(row.key, { ...row, sheets: 1 })
-  }
-  const rows = [...tally.values()]
-    .sort((a, b) => a.order - b.order)
-    .map(({ key, label, sheets }) => ({ key, label, sheets }))
+  const rows = rowsOf(state)
   const total = rows.reduce((sum, row) => sum + row.sheets, 0)
-  const findings = [...sumFindings(state, total), ...pullFindings(state), ...numberFindings(state)]
-  const disputed = state.pulls.filter((pull) => pull.disputed !== null && !pull.disputed.settled).length
-  return { rows, made: state.made, total, balances: findings.length === 0, findings, disputed }
+  // Looked for only when something is odd: the tally tells, whatever the size of the edition.
+  const findings = isOrdinary(state, total) ? [] : findingsOf(state, total)
+  return {
+    rows,
+    made: state.made,
+    total,
+    balances: findings.length === 0,
+    findings,
+    disputed: tallied(state, 'disputed'),
+  }
+}
+
+function rowsOf(state: EditionState): CountRow[] {
+  const known = new Map<string, CountRow & { order: number }>()
+  const counts = talliedUnder(state, 'row ')
+  for (const { place } of standings(state)) {
+    if (known.size === counts.size) break
+    const row = rowOf(place)
+    if (row && !known.has(row.key)) known.set(row.key, { ...row, sheets: counts.get(row.key)! })
+  }
+  return [...known.values()].sort((a, b) => a.order - b.order).map(({ key, label, sheets }) => ({ key, label, sheets }))
+}
+
+function isOrdinary(state: EditionState, total: number): boolean {
+  if (total !== state.made || tallied(state, 'odd sheet') > 0 || tallied(state, 'odd pull') > 0) return false
+  return [...talliedUnder(state, 'number ').values()].every((count) => count === 1)
+}
+
+function findingsOf(state: EditionState, total: number): string[] {
+  return [
+    ...sumFindings(state, total),
+    ...standings(state).flatMap((standing) => sheetOddities(state, standing)),
+    ...pullFindings(state),
+    ...numberFindings(state),
+  ]
 }
 
 function sumFindings(state: EditionState, total: number): string[] {
@@ -107,44 +71,24 @@ function sumFindings(state: EditionState, total: number): string[] {
 }
 
 function pullFindings(state: EditionState): string[] {
-  const findings: string[] = []
-  const carried = new Map<string, number>()
-  for (const sheet of state.sheets) {
-    const layers = livePullsOn(state, sheet)
-      .filter((pull) => pull.kind === 'pull')
-      .map((pull) => pull.layerId)
-    if (new Set(layers).size < layers.length)
-      findings.push(`Sheet ${sheet.id} carries one layer twice. Void one of its pulls.`)
-    if (sheet.parts.length === 0) for (const id of sheet.pulls) carried.set(id, (carried.get(id) ?? 0) + 1)
-  }
-  for (const pull of state.pulls) {
-    if (isLive(pull) && pull.sheetIds.length > 0 && !carried.has(pull.pullId))
-      findings.push(`Pull ${pull.ordinal} is counted but lies on no sheet.`)
-    if (!isLive(pull) && carried.has(pull.pullId))
-      findings.push(`Pull ${pull.ordinal} is void but still lies on a sheet.`)
-  }
-  return findings
+  return state.pulls
+    .filter((pull) => isOdd(state, pull))
+    .map((pull) =>
+      isLive(pull)
+        ? `Pull ${pull.ordinal} is counted but lies on no sheet.`
+        : `Pull ${pull.ordinal} is void but still lies on a sheet.`,
+    )
 }
 
 function numberFindings(state: EditionState): string[] {
-  const findings: string[] = []
   const used = new Map<string, number>()
-  for (const { sheet, place, verdict } of standings(state)) {
-    if (!sheet.mark || (sheet.destroyed && sheet.destroyed.replaceable)) continue
-    const { series, number } = sheet.mark
-    const label = `${series} ${number}`
+  return state.sheets.flatMap((sheet) => {
+    if (!sheet.mark || sheet.destroyed?.replaceable) return []
+    const label = `${sheet.mark.series} ${sheet.mark.number}`
     const twice = used.get(label)
-    if (twice !== undefined) findings.push(`${label} stands on sheets ${twice} and ${sheet.id}.`)
     used.set(label, sheet.id)
-    const size = state.seriesSize[series] ?? 0
-    if (number < 1 || number > size) findings.push(`${label} on sheet ${sheet.id} is outside 1 to ${size}.`)
-    if (sheet.destroyed) continue
-    if (place.kind !== 'marked') findings.push(`Sheet ${sheet.id} is ${place.kind} yet carries ${label}.`)
-    if (sheet.signed && !(hasEveryLayer(state, sheet) && verdict === 'good')) {
-      findings.push(`Sheet ${sheet.id} is signed but is not a finished good print.`)
-    }
-  }
-  return findings
+    return twice === undefined ? [] : [`${label} stands on sheets ${twice} and ${sheet.id}.`]
+  })
 }
 
 /** Sheets in each place of interest, for headings and the strip. */
@@ -161,24 +105,15 @@ export interface Figures {
 }
 
 export function figures(state: EditionState): Figures {
-  const result: Figures = {
+  const is = (...kinds: Place['kind'][]) => kinds.reduce((sum, kind) => sum + tallied(state, `is ${kind}`), 0)
+  return {
     made: state.made,
-    blank: 0,
-    good: 0,
-    doubtful: 0,
-    rejects: 0,
-    numbered: 0,
-    signed: 0,
-    alive: 0,
+    blank: is('blank'),
+    good: is('good', 'marked'),
+    doubtful: is('doubtful'),
+    rejects: is('reject'),
+    numbered: is('marked'),
+    signed: tallied(state, 'is signed'),
+    alive: is(...aliveKinds),
   }
-  for (const { place } of standings(state)) {
-    if (place.kind === 'blank') result.blank += 1
-    if (place.kind === 'good' || place.kind === 'marked') result.good += 1
-    if (place.kind === 'doubtful') result.doubtful += 1
-    if (place.kind === 'reject') result.rejects += 1
-    if (place.kind === 'marked') result.numbered += 1
-    if (place.kind === 'marked' && place.signed) result.signed += 1
-    if (isAlive(place)) result.alive += 1
-  }
-  return result
 }

@@ -1,5 +1,5 @@
 import { faultWord } from '../print/faults'
-import { standings } from './places'
+import { standings } from './tally'
 import type { EditionState } from './state'
 
 /** One station of the stream from torn to signed. */

@@ -78,31 +78,28 @@ export interface Standing {
   verdict: Verdict
 }
 
-const standingsOf = new WeakMap<EditionState, Standing[]>()
-
-/** Every sheet's standing, in serial order. Worked out once for each state, since every count and list asks for it. */
-export function standings(state: EditionState): readonly Standing[] {
-  let known = standingsOf.get(state)
-  if (!known) {
-    known = state.sheets.map((sheet) => ({
-      sheet,
-      place: placeOf(state, sheet),
-      layers: layersOn(state, sheet),
-      verdict: standingVerdict(state, sheet),
-    }))
-    standingsOf.set(state, known)
+/** How one sheet stands. */
+export function standingOf(state: EditionState, sheet: Sheet): Standing {
+  return {
+    sheet,
+    place: placeOf(state, sheet),
+    layers: layersOn(state, sheet),
+    verdict: standingVerdict(state, sheet),
   }
-  return known
 }
 
-/** Alive: may still become a print of the edition. */
+/** Kinds of place from which a sheet may still become a print of the edition. */
+export const aliveKinds = [
+  'blank',
+  'drying',
+  'waiting',
+  'doubtful',
+  'good',
+  'marked',
+] as const satisfies Place['kind'][]
+const alive: ReadonlySet<string> = new Set(aliveKinds)
+
+/** Alive: may still become a print. */
 export function isAlive(place: Place): boolean {
-  return (
-    place.kind === 'blank' ||
-    place.kind === 'drying' ||
-    place.kind === 'waiting' ||
-    place.kind === 'doubtful' ||
-    place.kind === 'good' ||
-    place.kind === 'marked'
-  )
+  return alive.has(place.kind)
 }

@@ -1,38 +1,55 @@
-import type { EditionState } from './state'
-import type { Layer } from './layer'
+import { type Layer, layerNumber } from './layer'
+import { isAlive, type Standing } from './places'
+import { isLive, newestPulls } from './pull'
 import type { Sheet } from './sheet'
-import { pullOf } from './pull'
-import { isAlive, standings } from './places'
+import type { EditionState } from './state'
+import { standings, tallied, tallyOf } from './tally'
+
+/** True for a sheet that a layer may take next: alive, and carrying every layer before it and no other. */
+function isReady({ sheet, place, layers }: Standing, before: readonly Layer[]): boolean {
+  return (
+    isAlive(place) && !sheet.mark && layers.length === before.length && before.every(({ id }) => layers.includes(id))
+  )
+}
+
+/** Sheets by their serial, and the parts they were cut into, each in turn. */
+function* withParts(state: EditionState, ids: readonly number[]): Generator<Standing> {
+  const { standings } = tallyOf(state)
+  for (const id of [...ids].sort((a, b) => a - b)) {
+    const standing = standings[id - 1]
+    if (standing) yield standing
+    if (standing && standing.sheet.parts.length > 0) yield* withParts(state, standing.sheet.parts)
+  }
+}
+
+/** The stack of a layer as it comes to the press, sheet by sheet: whoever needs the next one does not go through all. */
+function* comingFor(state: EditionState, layer: Layer): Generator<Sheet> {
+  const before = state.layers.slice(0, Math.max(0, layerNumber(state, layer.id) - 1))
+  const previous = before.at(-1)
+  if (!previous) {
+    for (const standing of tallyOf(state).standings) if (isReady(standing, before)) yield standing.sheet
+    return
+  }
+  const { pulls } = state
+  const reversed = layer.stackOrder === 'reversed'
+  for (let i = 0; i < pulls.length; i++) {
+    const pull = pulls[reversed ? pulls.length - 1 - i : i]!
+    if (pull.layerId !== previous.id || !isLive(pull)) continue
+    for (const standing of withParts(state, pull.sheetIds)) if (isReady(standing, before)) yield standing.sheet
+  }
+}
 
 /**
  * The sheets a layer may take next, in the order they come to the press: blank sheets for the first layer, else those
  * that carry every layer before it, in the order they were pulled or reversed.
  */
 export function stackFor(state: EditionState, layer: Layer): Sheet[] {
-  const at = state.layers.findIndex((other) => other.id === layer.id)
-  const before = state.layers.slice(0, at).map((other) => other.id)
-  const ready = standings(state)
-    .filter(
-      ({ sheet, place, layers }) =>
-        isAlive(place) &&
-        !sheet.mark &&
-        !layers.includes(layer.id) &&
-        layers.length === before.length &&
-        before.every((id) => layers.includes(id)),
-    )
-    .map(({ sheet }) => sheet)
-  const previous = before.at(-1)
-  if (previous === undefined) return ready
-  const pulledAt = (sheet: Sheet) =>
-    Math.max(
-      ...sheet.pulls
-        .map((id) => pullOf(state, id))
-        .filter((pull) => pull?.layerId === previous)
-        .map((pull) => pull!.ordinal),
-    )
-  const order = new Map(ready.map((sheet) => [sheet.id, pulledAt(sheet)]))
-  const sorted = ready.sort((a, b) => order.get(a.id)! - order.get(b.id)!)
-  return layer.stackOrder === 'reversed' ? sorted.reverse() : sorted
+  return [...comingFor(state, layer)]
+}
+
+/** How many sheets that is. */
+export function waitingFor(state: EditionState, layer: Layer): number {
+  return tallied(state, `ready ${layer.id}`)
 }
 
 /** The next sheet for a station, leaving out those handed to others. */
@@ -41,13 +58,19 @@ export function nextSheet(
   layer: Layer,
   taken: ReadonlySet<number> = new Set(),
 ): Sheet | undefined {
-  return stackFor(state, layer).find((sheet) => !taken.has(sheet.id))
+  for (const sheet of comingFor(state, layer)) if (!taken.has(sheet.id)) return sheet
+  return undefined
+}
+
+/** True when a layer may take that sheet next. */
+export function isWaiting(state: EditionState, layer: Layer, sheetId: number): boolean {
+  const standing = tallyOf(state).standings[sheetId - 1]
+  return standing !== undefined && isReady(standing, state.layers.slice(0, layerNumber(state, layer.id) - 1))
 }
 
 /** True when a person has said the layer beneath is dry on this sheet (or there is none). */
 export function isDryFor(state: EditionState, sheet: Sheet, layer: Layer): boolean {
-  const at = state.layers.findIndex((other) => other.id === layer.id)
-  const beneath = state.layers[at - 1]
+  const beneath = state.layers[layerNumber(state, layer.id) - 2]
   return beneath === undefined || sheet.dry.includes(beneath.id)
 }
 
@@ -58,20 +81,16 @@ export function awaitingNumbers(state: EditionState): Sheet[] {
     .map(({ sheet }) => sheet)
 }
 
-/** Sheets alive that still lack layers, with how many each has to meet. */
-export function awaitingLayers(state: EditionState): { sheet: Sheet; layers: number }[] {
-  return standings(state).flatMap(({ sheet, place, layers: on }) => {
-    if (sheet.mark || !isAlive(place)) return []
-    const layers = state.layers.filter((layer) => !on.includes(layer.id)).length
-    return layers > 0 ? [{ sheet, layers }] : []
-  })
+/** How many sheets alive still lack layers. */
+export function unfinished(state: EditionState): number {
+  return tallied(state, 'unfinished')
 }
 
 /** The layer at the press: the one pulled last while sheets wait for it, else the first that sheets wait for. */
 export function layerAtPress(state: EditionState): Layer | undefined {
-  const waits = (layer: Layer) => !layer.cutFurther && stackFor(state, layer).length > 0
-  const lastId = state.pulls.findLast((pull) => !pull.voided && pull.disputed === null)?.layerId
-  const last = state.layers.find((layer) => layer.id === lastId)
+  const waits = (layer: Layer) => !layer.cutFurther && waitingFor(state, layer) > 0
+  const [newest] = newestPulls(state, 1, isLive)
+  const last = state.layers.find((layer) => layer.id === newest?.layerId)
   if (last && waits(last)) return last
   return state.layers.find(waits) ?? last ?? state.layers[0]
 }

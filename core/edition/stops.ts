@@ -1,9 +1,9 @@
 import { goal } from '../plan/plan'
 import type { EditionState } from './state'
-import { isLive } from './pull'
 import { setupInForce } from './layer'
 import { figures } from './count'
-import { awaitingLayers, layerAtPress, stackFor } from './stack'
+import { layerAtPress, unfinished, waitingFor } from './stack'
+import { tallied } from './tally'
 
 export type StopKey = 'plan' | 'block' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'curate' | 'sign' | 'close'
 
@@ -23,10 +23,8 @@ function plural(count: number, one: string, many = `${one}s`): string {
 function pulledOf(edition: EditionState): string {
   const layer = layerAtPress(edition)
   if (!layer) return ''
-  const pulled = edition.pulls.filter(
-    (pull) => isLive(pull) && pull.kind === 'pull' && pull.layerId === layer.id,
-  ).length
-  return `${pulled} of ${pulled + stackFor(edition, layer).length}`
+  const pulled = tallied(edition, `pulled ${layer.id}`)
+  return `${pulled} of ${pulled + waitingFor(edition, layer)}`
 }
 
 /** The edition's way on one strip of paper: each stop with its state and its telling figure. */
@@ -35,9 +33,9 @@ export function stops(edition: EditionState): Stop[] {
   const layers = edition.layers
   const set = layers.filter((layer) => setupInForce(layer) !== null).length
   const inked = layers.filter((layer) => layer.zones.every((zone) => zone.batchId !== null)).length
-  const proofs = edition.pulls.filter((pull) => isLive(pull) && pull.kind === 'proof').length
-  const waiting = awaitingLayers(edition).length
-  const curated = edition.sheets.filter((sheet) => sheet.curated?.verdict === 'good').length
+  const proofs = tallied(edition, 'live proof')
+  const waiting = unfinished(edition)
+  const curated = tallied(edition, 'curated good')
   const wanted = edition.plan ? goal(edition.plan) : 0
   const stop = (key: StopKey, name: string, figure: string, done: boolean, begun: boolean): Stop => ({
     key,
@@ -108,7 +106,7 @@ export function stateWord(
   if (edition.closedAt) return 'closed'
   const at = figures(edition)
   if (at.signed > 0 || at.numbered > 0) return 'signing'
-  if (at.made > 0 && at.good > 0 && awaitingLayers(edition).length === 0) return 'numbering'
-  if (edition.pulls.some((pull) => isLive(pull) && pull.kind === 'pull')) return 'pulling'
+  if (at.made > 0 && at.good > 0 && unfinished(edition) === 0) return 'numbering'
+  if (tallied(edition, 'live pull') > 0) return 'pulling'
   return edition.pulls.length > 0 || edition.made > 0 ? 'proving' : 'planned'
 }

@@ -2,6 +2,7 @@ import { defineStream } from '../ground/act'
 import { changed } from '../ground/fold'
 import { refuse } from '../ground/refusal'
 import { emptyEdition } from './state'
+import { follow } from './tally'
 
 /** A print edition from its plan to its last signature. */
 export const edition = defineStream('edition', emptyEdition, {
@@ -20,5 +21,5 @@ export const edition = defineStream('edition', emptyEdition, {
       )
     return null
   },
-  stamp: (state, event) => changed(state, { seq: event.seq, changedAt: event.occurredAt }),
+  stamp: (state, event, before) => follow(before, changed(state, { seq: event.seq, changedAt: event.occurredAt })),
 })

@@ -157,7 +157,7 @@ export function partsOf(width: number, height: number, lies: readonly Lie[], str
     for (const wanted of [part.most, 1]) {
       for (const strips of ['none', 'spread'] as const) {
         if (best >= part.most || (strips === 'spread' && !x.close && !y.close)) break
-        eachTear(part, 'x', strips, wanted, better('x')) || eachTear(part, 'y', strips, wanted, better('y'))
+        if (!eachTear(part, 'x', strips, wanted, better('x'))) eachTear(part, 'y', strips, wanted, better('y'))
       }
     }
     return best

@@ -69,7 +69,7 @@ const empty = (reason: string): TearPlan => ({
  * @returns lengths in mm; 0 pieces and the reason when nothing fits
  */
 export function planTears(request: TearRequest, progress: (parts: number) => void = () => {}): TearPlan {
-  const { sheet, piece, strip } = request
+  const { piece, strip } = request
   const unfit = whyNot(request)
   if (unfit) return empty(unfit)
   const least = Math.min(piece.width, piece.height)

@@ -6,6 +6,9 @@ const levels = [0.8, 0.9, 0.95]
 const answers = (groups: Parameters<typeof sheetsToStart>[0], goal: number) =>
   levels.map((level) => sheetsToStart(groups, goal, level))
 
+/** So many sheets, each with so many layers to go. */
+const pile = (sheets: number, layers: number) => [...Array<number>(layers).fill(0), sheets]
+
 describe('sheets to start', () => {
   it('meets the worked checks', () => {
     expect(answers([{ layers: 1, passed: 18, rejected: 2 }], 22)).toEqual([26, 28, 30])
@@ -30,8 +33,8 @@ describe('sheets to start', () => {
 
   it('treats one even pile as the chain of groups does', () => {
     const rate = { passed: 23, rejected: 2 }
-    expect(chanceOfStack(rate, Array(30).fill(3), 22)).toBeCloseTo(chanceOf([{ ...rate, layers: 3 }], 22, 30), 9)
-    expect(chanceOfStack(rate, [1, 1], 3)).toBe(0)
+    expect(chanceOfStack(rate, [0, 0, 0, 30], 22)).toBeCloseTo(chanceOf([{ ...rate, layers: 3 }], 22, 30), 9)
+    expect(chanceOfStack(rate, [0, 2], 3)).toBe(0)
     expect(chanceOfStack(rate, [], 0)).toBe(1)
   })
 })
@@ -88,8 +91,7 @@ describe('the chance against an independent slow sum', () => {
     ).toBeLessThan(1e-9)
     expect(
       Math.abs(
-        chanceOfStack({ passed: a, rejected: b }, Array(sheets).fill(layers), goal) -
-          slowChance(a, b, layers, goal, sheets),
+        chanceOfStack({ passed: a, rejected: b }, pile(sheets, layers), goal) - slowChance(a, b, layers, goal, sheets),
       ),
     ).toBeLessThan(1e-9)
   })
@@ -142,7 +144,7 @@ describe('the chance against an independent slow sum', () => {
     let sum = 0
     for (let k = 4; k <= 7; k++) sum += exactly(first, k, 7) * slowChance(29, 1, 1, 4, k)
     expect(Math.abs(chanceOf([first, finishing], 4, 7) - sum)).toBeLessThan(1e-9)
-    expect(Math.abs(chanceOfStack(first, Array(7).fill(3), 4, finishing) - sum)).toBeLessThan(1e-9)
+    expect(Math.abs(chanceOfStack(first, [0, 0, 0, 7], 4, finishing) - sum)).toBeLessThan(1e-9)
   })
 
   it('grows with sheets and falls with layers', () => {
@@ -150,8 +152,8 @@ describe('the chance against an independent slow sum', () => {
     const chances = chanceBySheets(group(2), 12, 40)
     for (let n = 13; n <= 40; n++) expect(chances[n]!).toBeGreaterThan(chances[n - 1]!)
     expect(chanceOf(group(3), 12, 18)).toBeLessThan(chanceOf(group(2), 12, 18))
-    expect(chanceOfStack({ passed: 23, rejected: 2 }, [1, 1, 2, 3], 3)).toBeGreaterThan(
-      chanceOfStack({ passed: 23, rejected: 2 }, [3, 3, 3, 3], 3),
+    expect(chanceOfStack({ passed: 23, rejected: 2 }, [0, 2, 1, 1], 3)).toBeGreaterThan(
+      chanceOfStack({ passed: 23, rejected: 2 }, [0, 0, 0, 4], 3),
     )
   })
 

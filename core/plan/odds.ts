@@ -131,22 +131,17 @@ export function sheetsToStart(groups: readonly PassGroup[], goal: number, confid
   }
 }
 
-/** A stack in piles: sheets that lack no layer, one layer, two … (index = layers still to meet). */
-function piles(layersToGo: readonly number[]): number[] {
-  const found: number[] = []
-  for (const layers of layersToGo) found[layers] = (found[layers] ?? 0) + 1
-  return Array.from(found, (sheets) => sheets ?? 0)
-}
+/** A stack in piles: how many sheets lack no layer, one layer, two … (index = layers still to meet). */
+export type Piles = readonly number[]
+
+const sheetsIn = (piles: Piles) => piles.reduce((sum, sheets) => sum + sheets, 0)
 
 /** P(k of the stack survive its layers), k = 0 … sheets. Given p the piles are independent binomials. */
-function stackSurvivors(
-  { passed, rejected }: Pick<PassGroup, 'passed' | 'rejected'>,
-  layersToGo: readonly number[],
-): Float64Array {
-  const [done = 0, ...waiting] = piles(layersToGo)
-  const total = layersToGo.length
+function stackSurvivors({ passed, rejected }: Pick<PassGroup, 'passed' | 'rejected'>, piles: Piles): Float64Array {
+  const [done = 0, ...waiting] = piles
+  const total = sheetsIn(piles)
   const chances = new Float64Array(total + 1)
-  const degree = layersToGo.reduce((sum, layers) => sum + layers, 0)
+  const degree = piles.reduce((sum, sheets, layers) => sum + sheets * layers, 0)
   const { nodes, weights } = betaQuadrature(passed, rejected, nodesFor(degree, 1))
   for (let j = 0; j < nodes.length; j++) {
     if (weights[j]! < 1e-16) continue
@@ -174,16 +169,16 @@ function stackSurvivors(
 /**
  * The chance that a stack in several piles, each sheet with its own number of layers still to meet, yields at least
  * `needed` prints. All layers share one pass rate; finishing, when given, comes after them with its own.
- * @param layersToGo layers still to meet, one entry for each sheet; 0 for a sheet that only has finishing before it
+ * @param piles a sheet of the first has only finishing before it
  */
 export function chanceOfStack(
   rate: Pick<PassGroup, 'passed' | 'rejected'>,
-  layersToGo: readonly number[],
+  piles: Piles,
   needed: number,
   finishing: PassGroup | null = null,
 ): number {
   if (needed <= 0) return 1
-  const sheets = layersToGo.length
+  const sheets = sheetsIn(piles)
   if (sheets < needed) return 0
   const after = finishing
     ? throughGroup(
@@ -192,7 +187,7 @@ export function chanceOfStack(
         needed,
       )
     : new Float64Array(sheets + 1).fill(1, needed)
-  const chances = stackSurvivors(rate, layersToGo)
+  const chances = stackSurvivors(rate, piles)
   let chance = 0
   for (let k = needed; k <= sheets; k++) chance += chances[k]! * after[k]!
   return Math.min(1, chance)

@@ -1,4 +1,4 @@
-import { standings, isAlive } from '../edition/places'
+import { tallied } from '../edition/tally'
 import type { EditionState } from '../edition/state'
 import { type Layer, layerOf } from '../edition/layer'
 import { goal } from '../plan/plan'
@@ -13,9 +13,7 @@ const usualProofs = 4
 
 /** Pulls a layer still takes: the edition's sheets that lack it, with the warm-ups and proofs that are still to come. */
 export function pullsToCome(state: EditionState, layerId: string): { sheets: number; warmUps: number; proofs: number } {
-  const lacking = standings(state).filter(
-    ({ sheet, place, layers }) => isAlive(place) && !sheet.mark && !layers.includes(layerId),
-  ).length
+  const lacking = tallied(state, `lacks ${layerId}`)
   const sheets = state.made > 0 ? lacking : state.plan ? (state.plan.start ?? goal(state.plan)) : 0
   const done = state.pulls.filter((pull) => !pull.voided && pull.disputed === null && pull.layerId === layerId)
   const count = (kind: string) => done.filter((pull) => pull.kind === kind).length

@@ -1,12 +1,13 @@
-import { isAlive, standings } from '../edition/places'
+import { passesOf } from '../edition/passes'
 import type { EditionState } from '../edition/state'
-import { isLive } from '../edition/pull'
+import { isLive, newestPulls } from '../edition/pull'
 import { layerNumber } from '../edition/layer'
 import { goal, planDefaults } from '../plan/plan'
 import { noRecord, type Passes, type ShopRecord } from '../plan/shop-record'
-import { chanceOfStack } from '../plan/odds'
+import { chanceOfStack, type Piles } from '../plan/odds'
 import { finishingRate, layerRate, type RateBasis } from '../plan/pass-rate'
-import { pace } from './pace'
+import { tallied, talliedUnder } from '../edition/tally'
+import { pace, pacePulls } from './pace'
 
 /** The stack in hand as the chance of reaching the goal sees it. */
 export interface Stack {
@@ -14,8 +15,8 @@ export interface Stack {
   goal: number
   /** Prints that nothing can take any more: numbered, or curated good with every layer on them. */
   certain: number
-  /** For every other sheet alive, doubtful ones too, the layers it still has to meet; all have finishing before them. */
-  layersToGo: number[]
+  /** Every other sheet alive, doubtful ones too, by the layers it still has to meet; all have finishing before them. */
+  piles: Piles
   /** This edition's own pulls. */
   own: Passes
   /** Who pulled last, whose own rate is then reckoned with. */
@@ -37,22 +38,26 @@ export interface Outlook {
 
 /** What the chance rests on, from the edition's own ledger. Layers planned and not yet added are reckoned with. */
 export function stackOf(state: EditionState, withDoubtful = true): Stack {
-  const pulls = state.pulls.filter((pull) => isLive(pull) && pull.kind === 'pull')
-  const rejected = pulls.filter((pull) => pull.verdict === 'reject').length
   const still = Math.max(0, (state.plan?.layersPlanned ?? 1) - state.layers.length)
-  let certain = 0
-  const layersToGo: number[] = []
-  for (const { sheet, place, layers } of standings(state)) {
-    if (!isAlive(place) || (place.kind === 'doubtful' && !withDoubtful)) continue
-    if (sheet.mark || (place.kind === 'good' && place.curated && still === 0)) certain += 1
-    else layersToGo.push(state.layers.filter((layer) => !layers.includes(layer.id)).length + still)
+  const kinds = ['to go', ...(withDoubtful ? ['doubtful, to go'] : []), ...(still > 0 ? ['curated, to go'] : [])]
+  const piles: number[] = []
+  for (const kind of kinds)
+    for (const [layers, sheets] of talliedUnder(state, `${kind} `)) {
+      const toGo = Number(layers) + still
+      piles[toGo] = (piles[toGo] ?? 0) + sheets
+    }
+  const own = { passed: 0, rejected: 0 }
+  for (const { passed, rejected } of Object.values(passesOf(state).printers)) {
+    own.passed += passed
+    own.rejected += rejected
   }
+  const [newest] = newestPulls(state, 1, (pull) => isLive(pull) && pull.kind === 'pull')
   return {
     goal: state.plan ? goal(state.plan) : 0,
-    certain,
-    layersToGo,
-    own: { passed: pulls.length - rejected, rejected },
-    printer: pulls.at(-1)?.by ?? null,
+    certain: tallied(state, 'certain') + (still === 0 ? tallied(state, 'curated, to go 0') : 0),
+    piles: Array.from(piles, (sheets) => sheets ?? 0),
+    own,
+    printer: newest?.by ?? null,
   }
 }
 
@@ -63,12 +68,11 @@ export function chanceFor(
   record: ShopRecord,
 ): number {
   const finishing = finishingRate(plan, record)
-  return chanceOfStack(
-    layerRate(plan, record, stack.printer, stack.own),
-    stack.layersToGo,
-    stack.goal - stack.certain,
-    { layers: 1, passed: finishing.passed, rejected: finishing.rejected },
-  )
+  return chanceOfStack(layerRate(plan, record, stack.printer, stack.own), stack.piles, stack.goal - stack.certain, {
+    layers: 1,
+    passed: finishing.passed,
+    rejected: finishing.rejected,
+  })
 }
 
 /**
@@ -79,20 +83,20 @@ export function chanceFor(
 export function outlook(state: EditionState, record: ShopRecord = noRecord, layerId?: string): Outlook {
   const plan = state.plan ?? { ...planDefaults, method: 'single' as const }
   const stack = stackOf(state)
-  const doubtful = standings(state).some(({ place }) => place.kind === 'doubtful')
+  const doubtful = tallied(state, 'is doubtful') > 0
   const chance = chanceFor(stack, plan, record)
-  const times = state.pulls
-    .filter((pull) => isLive(pull) && pull.kind === 'pull' && (!layerId || pull.layerId === layerId))
-    .map((pull) => Date.parse(pull.at))
+  const times = newestPulls(
+    state,
+    pacePulls,
+    (pull) => isLive(pull) && pull.kind === 'pull' && (!layerId || pull.layerId === layerId),
+  )
   return {
     goal: stack.goal,
-    good: standings(state).filter(
-      ({ place, verdict }) => (place.kind === 'good' || place.kind === 'marked') && verdict === 'good',
-    ).length,
+    good: tallied(state, 'good good') + tallied(state, 'good marked'),
     chance,
     chanceWithoutDoubtful: doubtful ? chanceFor(stackOf(state, false), plan, record) : chance,
     rate: layerRate(plan, record, stack.printer, stack.own),
-    pace: pace(times),
+    pace: pace(times.map((pull) => Date.parse(pull.at))),
   }
 }
 
@@ -112,11 +116,13 @@ export function morePullsFor(
   confidence: number,
 ): number | null {
   // Sheets left unpulled at the gate can never become prints, so they are taken out and added one by one.
-  const others = [...stack.layersToGo]
-  for (let i = 0; i < waiting; i++) others.splice(others.lastIndexOf(layersAfter + 1), 1)
+  const toGo = layersAfter + 1
+  const others = (stack.piles[toGo] ?? 0) - waiting
   for (let more = 0; more <= waiting; more++) {
-    const layersToGo = [...others, ...Array<number>(more).fill(layersAfter + 1)]
-    if (chanceFor({ ...stack, layersToGo }, plan, record) >= confidence) return more
+    const piles = [...stack.piles]
+    piles[toGo] = others + more
+    if (chanceFor({ ...stack, piles: Array.from(piles, (sheets) => sheets ?? 0) }, plan, record) >= confidence)
+      return more
   }
   return null
 }
@@ -124,9 +130,9 @@ export function morePullsFor(
 /** Good sheets so far at one layer: alive and not doubtful, or further on. */
 export function goodAt(state: EditionState, layerId: string): number {
   const number = layerNumber(state, layerId)
-  return standings(state).filter(({ place, verdict }) => {
-    if (verdict !== 'good') return false
-    if (place.kind === 'good' || place.kind === 'marked') return true
-    return (place.kind === 'drying' && place.layer >= number) || (place.kind === 'waiting' && place.layer > number)
-  }).length
+  const from = (kind: 'drying' | 'waiting', least: number) =>
+    [...talliedUnder(state, `good ${kind} `)].reduce((sum, [at, sheets]) => sum + (Number(at) >= least ? sheets : 0), 0)
+  return (
+    tallied(state, 'good good') + tallied(state, 'good marked') + from('drying', number) + from('waiting', number + 1)
+  )
 }

@@ -1,3 +1,6 @@
+/** Pulls that the pace is read from: eight intervals. */
+export const pacePulls = 9
+
 /**
  * Minutes a pull takes, from when the last pulls happened (MODELS M11): of the last eight intervals those over three
  * times their median are pauses; the median of the rest.
@@ -5,7 +8,7 @@
  * @returns minutes, or null with fewer than two pulls
  */
 export function pace(times: readonly number[]): number | null {
-  const recent = times.slice(-9)
+  const recent = times.slice(-pacePulls)
   const intervals = recent
     .slice(1)
     .map((time, i) => time - recent[i]!)

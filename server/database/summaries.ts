@@ -1,7 +1,7 @@
 import type { Sequelize } from 'sequelize'
 import { countEdition, figures } from '#core/edition/count'
-import { awaitingLayers, layerAtPress, stackFor } from '#core/edition/stack'
-import { isLive } from '#core/edition/pull'
+import { layerAtPress, unfinished, waitingFor } from '#core/edition/stack'
+import { isLive, newestPulls, type Pull } from '#core/edition/pull'
 import { setupInForce } from '#core/edition/layer'
 import type { EditionState } from '#core/edition/state'
 import { streamId, streamKind } from '#core/ground/envelope'
@@ -16,13 +16,14 @@ import type { PressState } from '#core/stores/press/state'
 import { stateWord } from '#core/edition/stops'
 import { pieceSize } from '#core/paper/piece'
 import { goodAt, type Stack, stackOf } from '#core/run/outlook'
-import { pace } from '#core/run/pace'
+import { tallied } from '#core/edition/tally'
+import { pace, pacePulls } from '#core/run/pace'
 import type { BatchSummary, EditionSummary, LotSummary, PressSummary, TubSummary } from '#shared/replies/replies'
 import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 3
+export const summaryVersion = 4
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -47,15 +48,12 @@ export interface StoredEditionSummary extends Omit<EditionSummary, 'chance'> {
 function editionSummary(state: EditionState): StoredEditionSummary {
   const at = figures(state)
   const count = countEdition(state)
-  const pulls = state.pulls.filter((pull) => pull.disputed === null)
-  const last = pulls.at(-1)
+  const [last] = newestPulls(state, 1, (pull) => pull.disputed === null)
   const layer = layerAtPress(state)
-  const left = layer ? stackFor(state, layer).length : 0
-  const minutes = pace(
-    pulls
-      .filter((pull) => isLive(pull) && pull.kind === 'pull' && pull.layerId === layer?.id)
-      .map((pull) => Date.parse(pull.at)),
-  )
+  const left = layer ? waitingFor(state, layer) : 0
+  const isHere = (pull: Pull) => pull.layerId === layer?.id
+  const timed = newestPulls(state, pacePulls, (pull) => isHere(pull) && isLive(pull) && pull.kind === 'pull')
+  const minutes = pace(timed.map((pull) => Date.parse(pull.at)))
   const { method, work, expected, finishing } = state.plan ?? { ...planDefaults, method: 'single' as const }
   const piece = state.piece
     ? {
@@ -82,25 +80,22 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     rejects: at.rejects,
     signed: at.signed,
     numbered: at.numbered,
-    impressions: state.pulls.filter(isLive).length,
+    impressions: tallied(state, 'live'),
     balances: count.balances,
     disputed: count.disputed,
     layers: state.layers.length,
     layerName: layer?.name ?? '',
     pressName: layer ? (setupInForce(layer)?.pressName ?? '') : '',
     left,
-    unfinished: awaitingLayers(state).length,
+    unfinished: unfinished(state),
     minutesLeft: minutes === null ? null : minutes * left,
     due: state.plan?.due ?? null,
-    strokes: pulls
-      .filter((pull) => pull.layerId === layer?.id)
-      .slice(-strokesShown)
-      .map((pull) => ({
-        kind: pull.kind,
-        verdict: pull.verdict,
-        bat: state.bat?.pullId === pull.pullId,
-        voided: pull.voided,
-      })),
+    strokes: newestPulls(state, strokesShown, (pull) => isHere(pull) && pull.disputed === null).map((pull) => ({
+      kind: pull.kind,
+      verdict: pull.verdict,
+      bat: state.bat?.pullId === pull.pullId,
+      voided: pull.voided,
+    })),
     passes: passesOf(state),
     stack: stackOf(state),
     reckoning: { method, work, expected, finishing },

@@ -1,4 +1,4 @@
-import { stackFor } from '#core/edition/stack'
+import { isWaiting, nextSheet } from '#core/edition/stack'
 import type { EditionState } from '#core/edition/state'
 import { layerOf } from '#core/edition/layer'
 import type { HandOut } from '#shared/replies/replies'
@@ -23,15 +23,15 @@ export class HandOuts {
     const layer = layerOf(state, layerId)
     if (!layer) return { sheetId: null, heldByOthers: [] }
     const key = `${state.stream} ${layerId}`
-    const stack = stackFor(state, layer)
-    const ids = new Set(stack.map((sheet) => sheet.id))
     const known = this.held.get(key) ?? new Map<number, Held>()
-    const held = new Map([...known].filter(([id, hold]) => ids.has(id) && hold.until > now && hold.device !== device))
-    const mine = stack.find((sheet) => !held.has(sheet.id))
+    const held = new Map(
+      [...known].filter(([id, hold]) => hold.until > now && hold.device !== device && isWaiting(state, layer, id)),
+    )
+    const next = nextSheet(state, layer, new Set(held.keys()))
     const heldByOthers = [...held.keys()]
-    if (mine) held.set(mine.id, { device, until: now + keptFor })
+    if (next) held.set(next.id, { device, until: now + keptFor })
     this.held.set(key, held)
-    return { sheetId: mine?.id ?? null, heldByOthers }
+    return { sheetId: next?.id ?? null, heldByOthers }
   }
 
   /** Take back everything that was handed out. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { routineWords } from '#core/ink/roll-up'
-import { layersOn, placeOf, standings } from '#core/edition/places'
+import { layersOn, placeOf } from '#core/edition/places'
+import { tallied } from '#core/edition/tally'
 import { stackFor } from '#core/edition/stack'
 import { pullOf } from '#core/edition/pull'
 import { setupInForce } from '#core/edition/layer'
@@ -49,7 +50,7 @@ const voided = computed(() => state.value.pulls.filter((p) => p.voided && p.laye
 const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
 const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
-const drying = computed(() => standings(state.value).filter(({ place }) => place.kind === 'drying').length)
+const drying = computed(() => tallied(state.value, 'is drying'))
 /** What the gate asks: how many of the sheets still waiting for this layer must be pulled before it is cut away. */
 const gateWords = computed(() => {
   const plan = state.value.plan!

@@ -1,0 +1,224 @@
+import { isAlive, type Place, type Standing, standingOf } from './places'
+import { rowOf } from './count-rows'
+import { isLive, type Pull, pullOf, rememberPulls } from './pull'
+import type { Sheet } from './sheet'
+import type { EditionState } from './state'
+
+/**
+ * How every sheet of an edition stands, and how many sheets and pulls there are of each kind. Kept by difference: what a
+ * tap costs hardly grows with its edition. Whoever asks first for a state pays for what changed since the last state that
+ * was asked for; a fold pays nothing.
+ */
+export interface Tally {
+  standings: Standing[]
+  /** How many there are, by key. Sheets’ keys and pulls’ keys are those of `sheetKeys` and `pullKeys`. */
+  counts: Map<string, number>
+}
+
+const tallies = new WeakMap<EditionState, Tally>()
+/** The last state before this one whose tally is known. */
+const bases = new WeakMap<EditionState, EditionState>()
+
+/** Told of every step from one state to the next, by the stream’s stamp, so that no evolver can forget it. */
+export function follow(before: EditionState, after: EditionState): EditionState {
+  // Changed in place, within a fold.
+  if (before === after) return after
+  const base = tallies.has(before) ? before : bases.get(before)
+  if (base) bases.set(after, base)
+  return after
+}
+
+/** The tally of a state. Not to be asked for within a fold, whose state still changes. */
+export function tallyOf(state: EditionState): Tally {
+  const known = tallies.get(state)
+  if (known) return known
+  const base = bases.get(state)
+  const before = base && tallies.get(base)
+  const tally = base && before && isComparable(base, state) ? byDifference(base, before, state) : tallyAnew(state)
+  tallies.set(state, tally)
+  bases.delete(state)
+  return tally
+}
+
+/** How many there are of a key. */
+export function tallied(state: EditionState, key: string): number {
+  return tallyOf(state).counts.get(key) ?? 0
+}
+
+/** Counts whose key begins so, by the rest of the key. */
+export function talliedUnder(state: EditionState, prefix: string): Map<string, number> {
+  const found = new Map<string, number>()
+  for (const [key, count] of tallyOf(state).counts)
+    if (key.startsWith(prefix)) found.set(key.slice(prefix.length), count)
+  return found
+}
+
+/** Every sheet’s standing, in serial order. */
+export function standings(state: EditionState): readonly Standing[] {
+  return tallyOf(state).standings
+}
+
+/** What is rare and bears on every sheet: then the tally starts anew. */
+function isComparable(before: EditionState, after: EditionState): boolean {
+  return (
+    before.layers === after.layers &&
+    before.seriesSize === after.seriesSize &&
+    before.sheets.length <= after.sheets.length &&
+    before.pulls.length <= after.pulls.length
+  )
+}
+
+/** The whole tally, counted from nothing: what `byDifference` must always equal. */
+export function tallyAnew(state: EditionState): Tally {
+  rememberPulls(state.pulls)
+  const standing = state.sheets.map((sheet) => standingOf(state, sheet))
+  const counts = new Map<string, number>()
+  for (const one of standing) for (const key of sheetKeys(state, one)) weigh(counts, key, 1)
+  for (const pull of state.pulls) for (const key of pullKeys(state, pull)) weigh(counts, key, 1)
+  return { standings: standing, counts }
+}
+
+function byDifference(base: EditionState, before: Tally, state: EditionState): Tally {
+  const pulls = changedPulls(base, state)
+  const sheets = changedSheets(base, state, pulls)
+  // A pull is looked at again when a sheet took it on or lost it.
+  for (const at of sheets)
+    for (const sheet of [base.sheets[at], state.sheets[at]])
+      for (const id of sheet?.pulls ?? []) {
+        const pull = pullOf(state, id)
+        if (pull) pulls.add(pull.ordinal - 1)
+      }
+  const standing = before.standings.slice()
+  const counts = new Map(before.counts)
+  for (const at of sheets) {
+    const old = before.standings[at]
+    if (old) for (const key of sheetKeys(base, old)) weigh(counts, key, -1)
+    standing[at] = standingOf(state, state.sheets[at]!)
+    for (const key of sheetKeys(state, standing[at])) weigh(counts, key, 1)
+  }
+  for (const at of pulls) {
+    const old = base.pulls[at]
+    if (old) for (const key of pullKeys(base, old)) weigh(counts, key, -1)
+    for (const key of pullKeys(state, state.pulls[at]!)) weigh(counts, key, 1)
+  }
+  return { standings: standing, counts }
+}
+
+function weigh(counts: Map<string, number>, key: string, by: 1 | -1): void {
+  const count = (counts.get(key) ?? 0) + by
+  if (count === 0) counts.delete(key)
+  else counts.set(key, count)
+}
+
+/** Places among the pulls whose pull is not the same in both states. */
+function changedPulls(base: EditionState, state: EditionState): Set<number> {
+  const found = new Set<number>()
+  if (base.pulls === state.pulls) return found
+  for (let i = 0; i < state.pulls.length; i++) if (base.pulls[i] !== state.pulls[i]) found.add(i)
+  return found
+}
+
+/** Places of the sheets that may stand otherwise: changed themselves, or by a pull on them, or by the BAT. */
+function changedSheets(base: EditionState, state: EditionState, pulls: ReadonlySet<number>): Set<number> {
+  const found = new Set<number>()
+  if (base.sheets !== state.sheets)
+    for (let i = 0; i < state.sheets.length; i++) if (base.sheets[i] !== state.sheets[i]) found.add(i)
+  const touch = (pull: Pull | undefined, of: EditionState) => {
+    for (const sheet of pull ? carriers(of, pull) : []) found.add(sheet.id - 1)
+  }
+  for (const at of pulls) {
+    touch(base.pulls[at], base)
+    touch(state.pulls[at], state)
+  }
+  if (base.bat?.pullId !== state.bat?.pullId)
+    for (const bat of [base.bat, state.bat]) touch(bat ? pullOf(state, bat.pullId) : undefined, state)
+  return found
+}
+
+/** Sheets a pull names, and the parts they were cut into. */
+function carriers(state: EditionState, pull: Pull): Sheet[] {
+  const seen = new Set<number>()
+  const found: Sheet[] = []
+  const add = (id: number) => {
+    const sheet = state.sheets[id - 1]
+    if (!sheet || seen.has(id)) return
+    seen.add(id)
+    found.push(sheet)
+    sheet.parts.forEach(add)
+  }
+  pull.sheetIds.forEach(add)
+  return found
+}
+
+/** True for a pull that counts and lies on no sheet, or does not count and lies on one. */
+export function isOdd(state: EditionState, pull: Pull): boolean {
+  if (pull.sheetIds.length === 0) return false
+  const carried = carriers(state, pull).some(({ parts, pulls }) => parts.length === 0 && pulls.includes(pull.pullId))
+  return isLive(pull) !== carried
+}
+
+/** Why a sheet is not as it can be, in words; empty as a rule. */
+export function sheetOddities(state: EditionState, { sheet, place, layers, verdict }: Standing): string[] {
+  const found: string[] = []
+  if (new Set(layers).size < layers.length)
+    found.push(`Sheet ${sheet.id} carries one layer twice. Void one of its pulls.`)
+  if (!sheet.mark || sheet.destroyed?.replaceable) return found
+  const { series, number } = sheet.mark
+  const label = `${series} ${number}`
+  const size = state.seriesSize[series] ?? 0
+  if (number < 1 || number > size) found.push(`${label} on sheet ${sheet.id} is outside 1 to ${size}.`)
+  if (sheet.destroyed) return found
+  if (place.kind !== 'marked') found.push(`Sheet ${sheet.id} is ${place.kind} yet carries ${label}.`)
+  const complete = state.layers.length > 0 && state.layers.every((layer) => layers.includes(layer.id))
+  if (sheet.signed && !(complete && verdict === 'good'))
+    found.push(`Sheet ${sheet.id} is signed but is not a finished good print.`)
+  return found
+}
+
+/** What one sheet counts as. */
+function sheetKeys(state: EditionState, standing: Standing): string[] {
+  const { sheet, place, layers, verdict } = standing
+  const keys = [`is ${place.kind}`]
+  const row = rowOf(place)
+  if (row) keys.push(`row ${row.key}`)
+  if (place.kind === 'marked' && place.signed) keys.push('is signed')
+  if (verdict === 'good' && 'layer' in place) keys.push(`good ${place.kind} ${place.layer}`)
+  else if (verdict === 'good') keys.push(`good ${place.kind}`)
+  if (sheetOddities(state, standing).length > 0) keys.push('odd sheet')
+  if (sheet.curated?.verdict === 'good') keys.push('curated good')
+  if (sheet.mark && !sheet.destroyed?.replaceable) keys.push(`number ${sheet.mark.series} ${sheet.mark.number}`)
+  return [...keys, ...stackKeys(state, standing), ...finishingKeys(state, sheet, place, layers)]
+}
+
+/** What it still has to meet: the layer it waits for, and how many there are. */
+function stackKeys(state: EditionState, { sheet, place, layers }: Standing): string[] {
+  if (!isAlive(place)) return []
+  if (sheet.mark) return ['certain']
+  const missing = state.layers.filter((layer) => !layers.includes(layer.id))
+  const keys = missing.map((layer) => `lacks ${layer.id}`)
+  const next = state.layers[layers.length]
+  if (next && state.layers.slice(0, layers.length).every((layer) => layers.includes(layer.id)))
+    keys.push(`ready ${next.id}`)
+  if (missing.length > 0) keys.push('unfinished')
+  const to =
+    place.kind === 'doubtful' ? 'doubtful, to go' : place.kind === 'good' && place.curated ? 'curated, to go' : 'to go'
+  return [...keys, `${to} ${missing.length}`]
+}
+
+function finishingKeys(state: EditionState, sheet: Sheet, place: Place, layers: readonly string[]): string[] {
+  if (place.kind === 'marked' || (place.kind === 'good' && place.curated)) return ['finished']
+  const lostLate = sheet.spoiled !== null || sheet.curated?.verdict === 'reject' || sheet.destroyed !== null
+  const complete = state.layers.length > 0 && state.layers.every((layer) => layers.includes(layer.id))
+  return lostLate && complete && (place.kind === 'reject' || place.kind === 'destroyed') ? ['lost in finishing'] : []
+}
+
+/** What one pull counts as. */
+function pullKeys(state: EditionState, pull: Pull): string[] {
+  const keys = isOdd(state, pull) ? ['odd pull'] : []
+  if (pull.disputed && !pull.disputed.settled) keys.push('disputed')
+  if (!isLive(pull)) return keys
+  keys.push('live', `live ${pull.kind}`)
+  if (pull.kind === 'pull')
+    keys.push(`pulled ${pull.layerId}`, `${pull.verdict === 'reject' ? 'rejected' : 'passed'} ${pull.by}`)
+  return keys
+}
