@@ -57,11 +57,19 @@ say('all orders of 7 layers by 12 wishes', `${ink.orders.toFixed(0)} ms`, 'under
 say('a colour matched from 24 inks, the slowest of 4', `${ink.match.toFixed(0)} ms`, 'under 3 s', ink.match < 3000)
 say('inked share of a 12-megapixel picture', `${ink.share.toFixed(0)} ms`, 'under 1.5 s', ink.share < 1500)
 
-const pulls = await measurePulls(folder('pulls'))
-say('durable pulls over HTTP, 20 clients', `${pulls.rate.toFixed(0)} a second`, 'at least 400', pulls.rate >= 400)
-say('  their p95', `${pulls.p95.toFixed(1)} ms`, 'under 100 ms', pulls.p95 < 100)
-say('  bare sqlite3, single commits', `${pulls.bare.toFixed(0)} a second`, '', null)
-say('  ratio', (pulls.rate / pulls.bare).toFixed(2), '', null)
+const { small, large, shared, peer } = await measurePulls(folder('pulls'))
+const asRate = ({ rate }) => `${rate.toFixed(0)} a second`
+say('durable pulls over HTTP, 20 stations, editions of 60 sheets', asRate(small), 'at least 400', small.rate >= 400)
+say('  their p95', ms(small.p95), 'under 100 ms', small.p95 < 100)
+for (const [what, setting] of [
+  ['20 stations, editions of 3,000 sheets', large],
+  ['30 stations on ten editions of 1,000', shared],
+]) {
+  const share = setting.rate / small.rate
+  say(`  ${what}`, `${asRate(setting)}, ${share.toFixed(2)} of it`, 'at least 0.8', share >= 0.8)
+}
+const ratio = small.rate / peer.rate
+say('  a bare peer, in turn', `${asRate(peer)}, ours ${ratio.toFixed(2)} of it`, 'at least 0.5', ratio >= 0.5)
 
 const edition = await measureEdition(folder('edition'), fillLedger)
 say('edition of 3,000 events, from disk', `${edition.cold.toFixed(1)} ms`, 'under 60 ms', edition.cold < 60)

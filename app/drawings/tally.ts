@@ -112,24 +112,26 @@ export function drawTally(svg: SVGSVGElement, strokes: readonly Stroke[], layout
   const groups = root.selectAll<SVGGElement, Stroke>('g.stroke').data(strokes as Stroke[], (stroke) => stroke.key)
   groups.exit().remove()
   const entered = groups.enter().append('g').attr('tabindex', -1)
-  entered
-    .merge(groups)
-    .attr('class', (stroke) =>
-      ['stroke', `is-${shapeOf(stroke)}`, stroke.bat ? 'is-bat' : '', stroke.disputed ? 'is-disputed' : '']
-        .filter(Boolean)
-        .join(' '),
-    )
-    .attr('transform', (_, i) => `translate(${xOf(i) * cell}, ${Math.floor(i / perRow) * row + 0.7 * cell})`)
+  entered.merge(groups).each(function (stroke, i) {
+    const place = `translate(${xOf(i) * cell}, ${Math.floor(i / perRow) * row + 0.7 * cell})`
+    const drawn = `${place} ${shapeOf(stroke)} ${stroke.bat} ${stroke.stored} ${stroke.disputed} ${stroke.rescued} ${stroke.ticks.length} ${stroke.sentence}`
+    if (this.dataset.drawn === drawn) return
+    this.dataset.drawn = drawn
+    describeStroke(this, stroke, place)
+    drawStroke(this, stroke, cell, tall)
+  })
+}
+
+/** What a stroke is for styles, and what it says to a screen reader. */
+function describeStroke(node: SVGGElement, stroke: Stroke, place: string): void {
+  const classes = ['stroke', `is-${shapeOf(stroke)}`, stroke.bat ? 'is-bat' : '', stroke.disputed ? 'is-disputed' : '']
+  select(node)
+    .attr('class', classes.filter(Boolean).join(' '))
+    .attr('transform', place)
     // Strokes of a small tally say nothing each; the whole has its sentence.
-    .attr('role', (stroke) => (stroke.sentence ? 'img' : 'presentation'))
-    .attr('aria-label', (stroke) => stroke.sentence || null)
-    .attr('data-key', (stroke) => stroke.key)
-    .each(function (stroke) {
-      const drawn = `${shapeOf(stroke)} ${stroke.bat} ${stroke.stored} ${stroke.disputed} ${stroke.rescued} ${stroke.ticks.length}`
-      if (this.dataset.drawn === drawn) return
-      this.dataset.drawn = drawn
-      drawStroke(this, stroke, cell, tall)
-    })
+    .attr('role', stroke.sentence ? 'img' : 'presentation')
+    .attr('aria-label', stroke.sentence || null)
+    .attr('data-key', stroke.key)
 }
 
 /** One stroke, from its own top left. A cell is the unit: the pen is 0.3 of it. */

@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { countEdition, figures } from '#core/edition/count'
 import { evolve } from '#core/house/streams'
+import { isNewer } from '#core/house/upcast'
 import type { EditionState } from '#core/edition/state'
 import { pullOf } from '#core/edition/pull'
 import { foresee } from '#core/house/foresee'
@@ -13,6 +14,7 @@ import { stops } from '#core/edition/stops'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { EditionReply, HandOut } from '#shared/replies/replies'
 import { api, ApiError, wordsOf } from '~/composables/api'
+import { useSeldom } from '~/composables/seldom'
 import { keepCopy, readCopy } from '~/outbox/kept'
 import { useLive } from './live'
 import { useOutbox } from './outbox'
@@ -115,7 +117,7 @@ export const useEdition = defineStore('edition', () => {
       (command) => !answered.value.has(command.commandId) && pullOf(next, command.commandId) === undefined,
     )
     answered.value = new Set()
-    copySoon()
+    copying.soon(id.value)
   }
 
   function onStored(event: LedgerEvent): void {
@@ -124,22 +126,23 @@ export const useEdition = defineStore('edition', () => {
     if (event.seq > current.seq + 1) return void fetchStored()
     stored.value = evolve(current, event)
     pending.value = pending.value.filter((command) => command.commandId !== event.commandId)
-    copySoon()
+    copying.soon(id.value)
   }
 
-  let copyTimer: ReturnType<typeof setTimeout> | undefined
-  /** Writing the copy at every stroke would cost more than the stroke. */
-  function copySoon(): void {
-    clearTimeout(copyTimer)
-    copyTimer = setTimeout(() => {
-      if (stored.value)
-        void keepCopy(`edition:${id.value}`, {
-          state: stored.value,
-          studio: studio.value,
-          record: record.value,
-          position: live.position,
-        })
-    }, 700)
+  /** What an answer says was stored, when it follows on from what is here. */
+  function takeEvents(events: readonly LedgerEvent[]): void {
+    for (const event of events) if (event.seq === (stored.value?.seq ?? 0) + 1 && !isNewer(event)) onStored(event)
+  }
+
+  const copying = useSeldom(keepNow)
+  function keepNow(): void {
+    if (!stored.value) return
+    void keepCopy(`edition:${id.value}`, {
+      state: stored.value,
+      studio: studio.value,
+      record: record.value,
+      position: live.position,
+    })
   }
 
   live.listen(onStored, () => void fetchStored())
@@ -157,6 +160,8 @@ export const useEdition = defineStore('edition', () => {
       pending.value = pending.value.filter((other) => other.commandId !== command.commandId)
       return
     }
+    takeEvents(result.reply.events)
+    if ((stored.value?.seq ?? 0) >= result.reply.seq) return
     answered.value = new Set([...answered.value, command.commandId])
     setTimeout(() => {
       if ((stored.value?.seq ?? 0) < result.reply.seq) void fetchStored()
@@ -202,8 +207,14 @@ export const useEdition = defineStore('edition', () => {
    */
   async function give<T extends EditionCommandType>(type: T, data: CommandData<T>): Promise<void> {
     await ownTapsStored()
-    await session.give(`edition:${id.value}`, type, data, guarded.has(type) ? stored.value?.seq : undefined)
-    await fetchStored()
+    const reply = await session.give(
+      `edition:${id.value}`,
+      type,
+      data,
+      guarded.has(type) ? stored.value?.seq : undefined,
+    )
+    takeEvents(reply.events)
+    if ((stored.value?.seq ?? 0) < reply.seq) await fetchStored()
   }
 
   /** Ask for this station's next sheet; without the server the stack's own order serves. */

@@ -28,6 +28,26 @@ describe('the file', () => {
     expect(await rows(db.reader, 'SELECT name FROM migrations')).toEqual([{ name: '0001-ledger' }])
   })
 
+  it('keeps nothing of a migration that fails, which names itself and its cause', async () => {
+    const other = await openConnections(newFolder())
+    const fails = {
+      name: '0002-broken',
+      up: async (to: typeof other.writer) => {
+        await to.query('CREATE TABLE half (id TEXT)')
+        await to.query('CREATE TABLE half (id TEXT)')
+      },
+    }
+    await migrate(other.writer)
+    const failing = migrate(other.writer, [{ name: '0001-ledger', up: async () => {} }, fails])
+    await expect(failing).rejects.toThrow(DatabaseUnusable)
+    await expect(failing).rejects.toMatchObject({
+      message: expect.stringContaining('0002-broken failed'),
+      cause: expect.objectContaining({ message: expect.stringContaining('already exists') }),
+    })
+    expect(await rows(other.reader, "SELECT name FROM sqlite_master WHERE name = 'half'")).toEqual([])
+    await other.close()
+  })
+
   it('is written on one connection and only read on the others', async () => {
     for (const reading of [db.reader, db.long])
       await expect(reading.query('DELETE FROM commands')).rejects.toThrow(/readonly/i)

@@ -1,24 +1,50 @@
 import type { Sequelize } from 'sequelize'
-import { Umzug } from 'umzug'
+import { MigrationError, Umzug } from 'umzug'
 import { isNewer } from '#core/house/upcast'
 import { DatabaseUnusable, rows } from './connections'
 import * as ledger from './migrations/0001-ledger'
 
+/** One step of the file's shape, by name. */
+export interface Migration {
+  name: string
+  up: (db: Sequelize) => Promise<void>
+}
+
 /** Forward only, in this order; imported by name so that the bundler keeps them. */
-const migrations = [{ name: '0001-ledger', ...ledger }]
+const migrations: readonly Migration[] = [{ name: '0001-ledger', ...ledger }]
 
 const storage = (db: Sequelize) => ({
   async executed() {
     await db.query('CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY) STRICT')
     return (await rows<{ name: string }>(db, 'SELECT name FROM migrations ORDER BY name')).map((row) => row.name)
   },
-  async logMigration({ name }: { name: string }) {
-    await db.query('INSERT INTO migrations (name) VALUES ($1)', { bind: [name] })
+  async logMigration() {
+    // Noted within the migration's own transaction, so that it is there with what it did or not at all.
   },
   async unlogMigration() {
     throw new Error('Migrations only go forward.')
   },
 })
+
+/**
+ * One migration, whole or not at all.
+ * @throws DatabaseUnusable naming the migration, with what the database said as its cause
+ */
+async function step(db: Sequelize, { name, up }: Migration): Promise<void> {
+  await db.query('BEGIN IMMEDIATE')
+  try {
+    await up(db)
+    await db.query('INSERT INTO migrations (name) VALUES ($1)', { bind: [name] })
+    await db.query('COMMIT')
+  } catch (cause) {
+    await db.query('ROLLBACK').catch(() => undefined)
+    const said = cause instanceof Error ? cause.message : String(cause)
+    throw new DatabaseUnusable(
+      `The ledger could not be brought to this program's shape: ${name} failed (${said}). Nothing was changed. Start the older program again, and tell whoever looks after this one.`,
+      { cause },
+    )
+  }
+}
 
 /** How far back the newest events are looked at for a version this program does not know. */
 const newestLooked = 1000
@@ -45,14 +71,19 @@ async function refuseNewer(db: Sequelize, executed: string[]): Promise<void> {
 
 /**
  * Bring a ledger file to the shape this program needs.
- * @throws DatabaseUnusable when a newer program has written to it
+ * @throws DatabaseUnusable when a newer program has written to it, or a migration fails
  */
-export async function migrate(db: Sequelize): Promise<void> {
+export async function migrate(db: Sequelize, steps: readonly Migration[] = migrations): Promise<void> {
   const umzug = new Umzug({
-    migrations: migrations.map(({ name, up }) => ({ name, up: () => up(db) })),
+    migrations: steps.map((migration) => ({ name: migration.name, up: () => step(db, migration) })),
     storage: storage(db),
     logger: undefined,
   })
-  await umzug.up()
+  try {
+    await umzug.up()
+  } catch (error) {
+    // Umzug wraps what was thrown; what to do stands in the cause.
+    throw error instanceof MigrationError && error.cause instanceof DatabaseUnusable ? error.cause : error
+  }
   await refuseNewer(db, await storage(db).executed())
 }

@@ -2,7 +2,15 @@ import type { Sequelize } from 'sequelize'
 import type { LedgerEvent } from '#core/ground/envelope'
 import { eventsAfter } from '../database/events'
 
-type Listener = (events: LedgerEvent[]) => void
+/** An event as it travels to every tab: written out once, however many there are. */
+export interface Told {
+  position: number
+  text: string
+}
+
+type Listener = (told: Told[]) => void
+
+const tell = (event: LedgerEvent): Told => ({ position: event.position, text: JSON.stringify(event) })
 
 /** Most events replayed to one tab; beyond that reloading is quicker than catching up. */
 export const mostReplayed = 2000
@@ -15,7 +23,9 @@ export class Live {
   constructor(private readonly db: Sequelize) {}
 
   publish(events: LedgerEvent[]): void {
-    for (const listener of this.listeners) listener(events)
+    if (this.listeners.size === 0) return
+    const told = events.map(tell)
+    for (const listener of this.listeners) listener(told)
   }
 
   /**
@@ -26,21 +36,21 @@ export class Live {
   async follow(after: number, listener: Listener): Promise<(() => void) | null> {
     let sent = after
     let caughtUp = false
-    const early: LedgerEvent[] = []
-    const forward = (events: LedgerEvent[]) => {
-      const fresh = events.filter((event) => event.position > sent)
+    const early: Told[] = []
+    const forward = (told: Told[]) => {
+      const fresh = told.filter(({ position }) => position > sent)
       if (fresh.length === 0) return
       sent = fresh.at(-1)!.position
       listener(fresh)
     }
-    const receive: Listener = (events) => (caughtUp ? forward(events) : void early.push(...events))
+    const receive: Listener = (told) => (caughtUp ? forward(told) : void early.push(...told))
     this.listeners.add(receive)
     const missed = await eventsAfter(this.db, after, mostReplayed + 1)
     if (missed.length > mostReplayed) {
       this.listeners.delete(receive)
       return null
     }
-    forward(missed)
+    forward(missed.map(tell))
     caughtUp = true
     forward(early)
     return () => void this.listeners.delete(receive)

@@ -1,16 +1,16 @@
 import { createHash } from 'node:crypto'
 import canonicalize from 'canonicalize'
-import { LRUCache } from 'lru-cache'
-import { QueryTypes } from 'sequelize'
 import type { EditionState } from '#core/edition/state'
 import { pullOf } from '#core/edition/pull'
-import { type Context, type LedgerEvent, streamKind } from '#core/ground/envelope'
+import { type Context, type LedgerEvent, type NewEvent, streamKind } from '#core/ground/envelope'
 import type { Refusal } from '#core/ground/refusal'
 import { type Command, decide, emptyState, evolve, fold, type StreamState, streamsFor } from '#core/house/streams'
 import type { StoredReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
-import { eventHash, lastPosition, readStream, toRow } from '../database/events'
-import { putSummaries, type SummaryRow, summaryRow } from '../database/summaries'
+import { eventHash, lastPosition, readStream } from '../database/events'
+import { summaryRow } from '../database/summaries'
+import { type Beside, type Group, storeGroup } from '../database/writing'
+import { type Standing, StateCache } from './state-cache'
 
 /** A command with who and where it came from, checked in shape. */
 export interface Submission {
@@ -19,29 +19,39 @@ export interface Submission {
   device: string
   /** The person whose session handed it in, when it was another's tap. */
   via: string | null
-  /** Statement to run in the same transaction, for what lives beside the ledger (people). */
-  beside?: { sql: string; bind: unknown[] }
+  beside?: Beside
 }
 
 export type Answer =
-  | { status: 'stored'; reply: StoredReply; repeated: boolean }
+  | { status: 'stored'; reply: StoredReply; repeated: true }
+  | { status: 'stored'; reply: StoredReply; repeated: false; events: LedgerEvent[] }
   | { status: 'refused'; refusal: Refusal }
   | { status: 'conflict' }
   | { status: 'failed'; refusal: Refusal }
 
-interface Cached {
-  state: StreamState
-  hash: string
-}
 interface Waiting {
   submission: Submission
   bodyHash: string
   answer: (answer: Answer) => void
 }
+
 interface Outcome {
   waiting: Waiting
   answer: Answer
+}
+
+/** A command the ledger took before: its body's hash and what was answered. */
+interface Known {
+  bodyHash: string
+  reply: StoredReply
+}
+
+/** A group of commands while it is decided: what was known before, and how the streams stand after those decided so far. */
+interface Deciding {
+  known: Map<string, Known>
+  working: Map<string, Standing>
   events: LedgerEvent[]
+  recordedAt: string
 }
 
 /** Most commands taken into one commit: more only lengthens the wait of the first. */
@@ -59,22 +69,17 @@ function bodyHashOf({ command, context }: Submission): string {
   return createHash('sha256').update(body!).digest('hex')
 }
 
-function weightOf({ state }: Cached): number {
-  return streamKind(state.stream) === 'edition'
-    ? 10 + (state as EditionState).pulls.length + (state as EditionState).sheets.length
-    : 5
-}
-
 /**
  * The one writer. Commands wait in arrival order, are decided against cached states, and go to disk in groups of one
  * transaction each; a command is answered only when its group is durable.
  */
 export class Ledger {
-  /** States by stream, bounded by the pulls and sheets they hold. */
-  private readonly cache = new LRUCache<string, Cached>({ maxSize: 120_000, sizeCalculation: weightOf })
+  private readonly cache = new StateCache()
   private readonly queue: Waiting[] = []
   private draining = false
   private position = 0
+  /** Rises when a commit begins and when it ends: a read that saw no change was of one quiet stretch. */
+  private stretch = 0
 
   constructor(
     private readonly db: Connections,
@@ -98,9 +103,19 @@ export class Ledger {
     })
   }
 
-  /** A stream as it stands now. */
+  /** A stream as it stands now. What is read from disk is kept only when the writer wrote nothing meanwhile. */
   async read<State extends StreamState>(stream: string): Promise<State> {
-    return (await this.cached(stream)).state as State
+    const known = this.cache.get(stream)
+    if (known) return known.state as State
+    const { stretch } = this
+    const read = await this.fromDisk(stream)
+    if (stretch === this.stretch && stretch % 2 === 0) this.cache.keep(read)
+    return read.state as State
+  }
+
+  private async fromDisk(stream: string): Promise<Standing> {
+    const { events, hash } = await readStream(this.db.reader, stream)
+    return { state: fold(emptyState(stream), events), hash }
   }
 
   private async drain(): Promise<void> {
@@ -111,149 +126,156 @@ export class Ledger {
     this.draining = false
   }
 
-  private async cached(stream: string): Promise<Cached> {
-    const known = this.cache.get(stream)
-    if (known) return known
-    const { events, hash } = await readStream(this.db.reader, stream)
-    const fresh = { state: fold(emptyState(stream), events), hash }
-    // A stream nobody has written to is not worth keeping: ids come from outside.
-    if (events.length > 0) this.cache.set(stream, fresh)
-    return fresh
+  private async commit(group: Waiting[]): Promise<void> {
+    const deciding: Deciding = {
+      known: new Map(),
+      working: new Map(),
+      events: [],
+      recordedAt: new Date().toISOString(),
+    }
+    let outcomes: Outcome[] = []
+    this.stretch += 1
+    try {
+      deciding.known = await this.known(group.map((waiting) => waiting.submission.context.commandId))
+      for (const waiting of group) outcomes.push({ waiting, answer: await this.decideOne(waiting, deciding) })
+      if (deciding.events.length > 0) await storeGroup(this.db.writer, groupOf(outcomes, deciding))
+    } catch (error) {
+      for (const stream of deciding.working.keys()) this.cache.drop(stream)
+      this.position = await lastPosition(this.db.reader).catch(() => this.position)
+      const refusal = storageRefusal(error)
+      outcomes = group.map((waiting) => ({ waiting, answer: { status: 'failed', refusal } }))
+      deciding.events = []
+    }
+    this.stretch += 1
+    if (deciding.events.length > 0) this.stored(deciding)
+    for (const { waiting, answer } of outcomes) waiting.answer(answer)
   }
 
-  private async known(ids: string[]): Promise<Map<string, { bodyHash: string; reply: StoredReply }>> {
-    const found = await this.db.reader.query<{ id: string; body_hash: string; reply: string }>(
-      'SELECT id, body_hash, reply FROM commands WHERE id IN (?)',
-      { type: QueryTypes.SELECT, raw: true, replacements: [ids] },
+  /** What is durable is kept, told and counted; nothing that goes wrong here makes it undone. */
+  private stored({ events, working }: Deciding): void {
+    this.position = events.at(-1)!.position
+    for (const standing of working.values()) this.cache.keep(standing)
+    const touched = [...new Set(events.map((event) => event.stream))].map((stream) => working.get(stream)!)
+    try {
+      this.publish(
+        events,
+        touched.map((standing) => standing.state),
+      )
+    } catch (error) {
+      console.error(`Events to position ${this.position} are stored, but could not be told to every tab:`, error)
+    }
+  }
+
+  private async known(ids: string[]): Promise<Map<string, Known>> {
+    const found = await rows<{ id: string; body_hash: string; reply: string }>(
+      this.db.reader,
+      'SELECT id, body_hash, reply FROM commands WHERE id IN (SELECT value FROM json_each($1))',
+      [JSON.stringify(ids)],
     )
     return new Map(
       found.map((row) => [row.id, { bodyHash: row.body_hash, reply: JSON.parse(row.reply) as StoredReply }]),
     )
   }
 
-  private async commit(group: Waiting[]): Promise<void> {
-    const working = new Map<string, Cached>()
-    let outcomes: Outcome[] = []
+  /** Decide one command. Whatever it throws costs itself alone, never its neighbours in the group. */
+  private async decideOne(waiting: Waiting, deciding: Deciding): Promise<Answer> {
+    const { context, command } = waiting.submission
+    const before = deciding.known.get(context.commandId)
+    if (before)
+      return before.bodyHash === waiting.bodyHash
+        ? { status: 'stored', reply: before.reply, repeated: true }
+        : { status: 'conflict' }
     try {
-      const known = await this.known(group.map((waiting) => waiting.submission.context.commandId))
-      const recordedAt = new Date().toISOString()
-      let position = this.position
-      for (const waiting of group) {
-        const outcome = await this.decideOne(waiting, known, working, recordedAt, position)
-        position += outcome.events.length
-        outcomes.push(outcome)
-        if (outcome.answer.status === 'stored')
-          known.set(waiting.submission.context.commandId, { bodyHash: waiting.bodyHash, reply: outcome.answer.reply })
-      }
-      await this.store(
-        outcomes.filter((outcome) => outcome.events.length > 0),
-        working,
-        recordedAt,
-      )
+      return await this.decideFresh(waiting, deciding)
     } catch (error) {
-      for (const stream of working.keys()) this.cache.delete(stream)
-      this.position = await lastPosition(this.db.reader).catch(() => this.position)
-      const refusal = storageRefusal(error)
-      outcomes = group.map((waiting) => ({ waiting, answer: { status: 'failed', refusal }, events: [] }))
+      const reference = context.commandId.slice(-8)
+      console.error(`“${command.type}” on ${command.stream} stumbled (reference ${reference}):`, error)
+      return { status: 'refused', refusal: stumbled(reference) }
     }
-    for (const { waiting, answer } of outcomes) waiting.answer(answer)
   }
 
-  private async decideOne(
-    waiting: Waiting,
-    known: Map<string, { bodyHash: string; reply: StoredReply }>,
-    working: Map<string, Cached>,
-    recordedAt: string,
-    position: number,
-  ): Promise<Outcome> {
-    const { command, context, device, via } = waiting.submission
-    const before = known.get(context.commandId)
-    if (before) {
-      return {
-        waiting,
-        events: [],
-        answer:
-          before.bodyHash === waiting.bodyHash
-            ? { status: 'stored', reply: before.reply, repeated: true }
-            : { status: 'conflict' },
-      }
-    }
+  private async decideFresh(waiting: Waiting, deciding: Deciding): Promise<Answer> {
+    const { command, context } = waiting.submission
+    const { working, events } = deciding
     const states = new Map<string, StreamState>()
     for (const stream of streamsFor(command)) {
-      if (!working.has(stream)) working.set(stream, await this.cached(stream))
-      states.set(stream, working.get(stream)!.state)
+      const standing = working.get(stream) ?? this.cache.get(stream) ?? (await this.fromDisk(stream))
+      working.set(stream, standing)
+      states.set(stream, standing.state)
     }
     const decision = decide(states, command, context)
-    if ('refusal' in decision) return { waiting, events: [], answer: { status: 'refused', refusal: decision.refusal } }
-    const events = decision.events.map((proposed, i) => {
-      const cached = working.get(proposed.stream)!
-      const bare = {
-        ...proposed,
-        position: position + i + 1,
-        seq: cached.state.seq + 1,
-        actor: context.personId,
-        via,
-        device,
-        commandId: context.commandId,
-        occurredAt: context.occurredAt,
-        recordedAt,
-      }
-      const event: LedgerEvent = { ...bare, hash: eventHash(cached.hash, bare) }
-      working.set(proposed.stream, { state: evolve(cached.state, event), hash: event.hash })
-      return event
-    })
+    if ('refusal' in decision) return { status: 'refused', refusal: decision.refusal }
+    const made = makeEvents(waiting.submission, decision.events, deciding, this.position + events.length)
+    for (const standing of made.standings.values()) working.set(standing.state.stream, standing)
+    events.push(...made.events)
     const own = working.get(command.stream)!.state
-    const disputed =
-      streamKind(command.stream) === 'edition'
-        ? (pullOf(own as EditionState, context.commandId)?.disputed?.message ?? null)
-        : null
-    return {
-      waiting,
-      events,
-      answer: {
-        status: 'stored',
-        repeated: false,
-        reply: { position: events.at(-1)!.position, stream: command.stream, seq: own.seq, disputed },
-      },
+    const reply: StoredReply = {
+      position: made.events.at(-1)!.position,
+      stream: command.stream,
+      seq: own.seq,
+      disputed: disputeOf(own, context.commandId),
     }
+    deciding.known.set(context.commandId, { bodyHash: waiting.bodyHash, reply })
+    const told = made.events.filter((event) => event.stream === command.stream)
+    return { status: 'stored', repeated: false, reply, events: told }
   }
+}
 
-  private async store(written: Outcome[], working: Map<string, Cached>, recordedAt: string): Promise<void> {
-    if (written.length === 0) return
-    const events = written.flatMap((outcome) => outcome.events)
-    const touched = new Set(events.map((event) => event.stream))
-    const summaries = [...touched]
-      .map((stream) => summaryRow(working.get(stream)!.state, recordedAt))
-      .filter((row): row is SummaryRow => row !== null)
-    const writer = this.db.writer
-    const tables = writer.getQueryInterface()
-    await writer.query('BEGIN IMMEDIATE')
-    try {
-      await tables.bulkInsert('events', events.map(toRow))
-      await tables.bulkInsert(
-        'commands',
-        written.map(({ waiting, answer }) => ({
-          id: waiting.submission.context.commandId,
-          body_hash: waiting.bodyHash,
-          reply: JSON.stringify((answer as { reply: StoredReply }).reply),
-        })),
-      )
-      await putSummaries(writer, summaries)
-      for (const { waiting } of written) {
-        const { beside } = waiting.submission
-        if (beside) await writer.query(beside.sql, { bind: beside.bind })
-      }
-      await writer.query('COMMIT')
-    } catch (error) {
-      await writer.query('ROLLBACK').catch(() => undefined)
-      throw error
+/** Proposed events with their places in the ledger, and how their streams stand after them. */
+function makeEvents(
+  { context, device, via }: Submission,
+  proposed: readonly NewEvent[],
+  { working, recordedAt }: Deciding,
+  position: number,
+): { events: LedgerEvent[]; standings: Map<string, Standing> } {
+  const standings = new Map<string, Standing>()
+  const events = proposed.map((one, i) => {
+    const { state, hash } = standings.get(one.stream) ?? working.get(one.stream)!
+    const bare = {
+      ...one,
+      position: position + i + 1,
+      seq: state.seq + 1,
+      actor: context.personId,
+      via,
+      device,
+      commandId: context.commandId,
+      occurredAt: context.occurredAt,
+      recordedAt,
     }
-    for (const stream of touched) this.cache.set(stream, working.get(stream)!)
-    this.position = events.at(-1)!.position
-    this.publish(
-      events,
-      [...touched].map((stream) => working.get(stream)!.state),
-    )
+    const event: LedgerEvent = { ...bare, hash: eventHash(hash, bare) }
+    standings.set(one.stream, { state: evolve(state, event), hash: event.hash })
+    return event
+  })
+  return { events, standings }
+}
+
+function disputeOf(state: StreamState, pullId: string): string | null {
+  if (streamKind(state.stream) !== 'edition') return null
+  return pullOf(state as EditionState, pullId)?.disputed?.message ?? null
+}
+
+/** What a decided group stores: of the commands those that made events, each stream’s list entry once. */
+function groupOf(outcomes: readonly Outcome[], { events, working, recordedAt }: Deciding): Group {
+  const written = outcomes.flatMap(({ waiting, answer }) =>
+    answer.status === 'stored' && !answer.repeated ? [{ waiting, reply: answer.reply }] : [],
+  )
+  const touched = [...new Set(events.map((event) => event.stream))]
+  return {
+    events,
+    commands: written.map(({ waiting, reply }) => ({
+      id: waiting.submission.context.commandId,
+      bodyHash: waiting.bodyHash,
+      reply: JSON.stringify(reply),
+    })),
+    summaries: touched.flatMap((stream) => summaryRow(working.get(stream)!.state, recordedAt) ?? []),
+    beside: written.flatMap(({ waiting }) => waiting.submission.beside ?? []),
+  }
+}
+
+function stumbled(reference: string): Refusal {
+  return {
+    code: 'stumbled',
+    message: `The server stumbled over this and did not do it; nothing else was touched. Reload the page and try again. If it stays, tell the manager the reference ${reference}.`,
   }
 }
 

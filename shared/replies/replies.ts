@@ -1,3 +1,4 @@
+import type { LedgerEvent } from '#core/ground/envelope'
 import type { EditionState } from '#core/edition/state'
 import type { StudioSettings, StudioState } from '#core/stores/studio/state'
 import type { Role } from '#core/ground/envelope'
@@ -20,8 +21,11 @@ export interface StoredReply {
   disputed: string | null
 }
 
-/** A stored pull is answered with the sheet handed to this station next. */
+/** The answer to a command, with what it made so that nobody need fetch the stream again. */
 export interface CommandReply extends StoredReply {
+  /** Events of its own stream, oldest first; none when the command was stored before and is only answered again. */
+  events: LedgerEvent[]
+  /** For a pull: the sheet handed to this station next. */
   handOut?: HandOut
 }
 

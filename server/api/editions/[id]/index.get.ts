@@ -1,7 +1,8 @@
+import { sendJson } from '../../../services/compressed'
 import { readEdition } from '../../../services/editions'
 import { asking } from '../../../services/request'
 
 export default defineEventHandler(async (event) => {
   const { room } = await asking(event)
-  return await readEdition(room, getRouterParam(event, 'id') ?? '')
+  await sendJson(event, await readEdition(room, getRouterParam(event, 'id') ?? ''))
 })

@@ -1,0 +1,50 @@
+import type { Sequelize } from 'sequelize'
+import type { LedgerEvent } from '#core/ground/envelope'
+import { toRow } from './events'
+import { putSummaries, type SummaryRow } from './summaries'
+
+/** A statement to run in the same transaction, for what lives beside the ledger (people). */
+export interface Beside {
+  sql: string
+  bind: unknown[]
+}
+
+/** What one commit stores. */
+export interface Group {
+  events: LedgerEvent[]
+  /** Ids of the commands with the hash of their body and their reply. */
+  commands: { id: string; bodyHash: string; reply: string }[]
+  summaries: SummaryRow[]
+  beside: Beside[]
+}
+
+// Rows travel as one JSON text, so that each statement is the same for any number of them and is bound once.
+const insertEvents = `INSERT INTO events (position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash)
+  SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5, value ->> 6, value ->> 7, value ->> 8,
+    value ->> 9, value ->> 10, value ->> 11, value ->> 12 FROM json_each($1)`
+const insertCommands = `INSERT INTO commands (id, body_hash, reply) SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each($1)`
+
+/**
+ * Store a group in one transaction, on the connection that writes. When it resolves the group is durable.
+ * @throws what the database says; nothing of the group was stored then
+ */
+export async function storeGroup(writer: Sequelize, { events, commands, summaries, beside }: Group): Promise<void> {
+  const insert = (sql: string, rows: unknown[][]) => writer.query(sql, { bind: [JSON.stringify(rows)] })
+  await writer.query('BEGIN IMMEDIATE')
+  try {
+    await insert(
+      insertEvents,
+      events.map((event) => Object.values(toRow(event))),
+    )
+    await insert(
+      insertCommands,
+      commands.map(({ id, bodyHash, reply }) => [id, bodyHash, reply]),
+    )
+    await putSummaries(writer, summaries)
+    for (const { sql, bind } of beside) await writer.query(sql, { bind })
+    await writer.query('COMMIT')
+  } catch (error) {
+    await writer.query('ROLLBACK').catch(() => undefined)
+    throw error
+  }
+}
