@@ -6,11 +6,11 @@ ensureBrowser()
 ensureBuild()
 
 const { measurePulls } = await import('./bench/pulls.mjs')
-const { measureFirstLoad } = await import('./bench/page.mjs')
+const { measureFirstLoad, measureLongTally } = await import('./bench/page.mjs')
 const { measurePlanning } = await import('./bench/planning.mjs')
 const { measureInk } = await import('./bench/ink.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
-const { measureLists, measureEdition } = await import('./bench/reading.mjs')
+const { measureLists, measureEdition, measureLargeReply } = await import('./bench/reading.mjs')
 
 const folder = (name) => freshFolder(join(root, '.cache/bench', name))
 const lines = []
@@ -75,10 +75,22 @@ const edition = await measureEdition(folder('edition'), fillLedger)
 say('edition of 3,000 events, from disk', `${edition.cold.toFixed(1)} ms`, 'under 60 ms', edition.cold < 60)
 say('  from memory', `${edition.warm.toFixed(1)} ms`, 'under 60 ms', edition.warm < 60)
 
+const reply = await measureLargeReply(folder('reply'), fillLedger)
+const kilobytes = (bytes) => `${Math.round(bytes / 1000)} kB`
+say(
+  'reply of an edition of 5,000 pulls',
+  `${kilobytes(reply.sent)} sent, ${kilobytes(reply.whole)} whole, ${ms(reply.ms)}`,
+  'under 300 kB',
+  reply.sent < 300_000,
+)
+
 const page = await measureFirstLoad(folder('page'))
 say('first load, compressed script', `${(page.script / 1000).toFixed(0)} kB`, 'under 350 kB', page.script < 350_000)
 say('  floor usable after', `${page.usable.toFixed(0)} ms`, 'under 1500 ms', page.usable < 1500)
 say('stroke after a tap', `${page.tap.toFixed(1)} ms`, 'under 50 ms', page.tap < 50)
+
+const long = await measureLongTally(folder('tally'), fillLedger)
+say('  with 1,500 strokes drawn, 95 of 100', ms(long), 'under 33 ms', long < 33.4)
 
 if (!process.argv.includes('--quick')) {
   const lists = await measureLists(folder('lists'), fillLedger)

@@ -1,4 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import type { LedgerEvent } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 
 /** A command waiting to be stored, in the order it was given. */
@@ -18,17 +19,22 @@ interface Kept extends DBSchema {
   outbox: { key: number; value: Outgoing }
   refused: { key: number; value: Refused }
   copies: { key: string; value: unknown }
+  /** Events stored since the copy of their stream was made. */
+  since: { key: [stream: string, seq: number]; value: LedgerEvent }
 }
 
 let opened: Promise<IDBPDatabase<Kept>> | undefined
 
 /** What this browser keeps through reloads and dead servers. */
 export function kept(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>('ample-tally', 1, {
-    upgrade(db) {
-      db.createObjectStore('outbox', { keyPath: 'order', autoIncrement: true })
-      db.createObjectStore('refused', { autoIncrement: true })
-      db.createObjectStore('copies')
+  opened ??= openDB<Kept>('ample-tally', 2, {
+    upgrade(db, before) {
+      if (before < 1) {
+        db.createObjectStore('outbox', { keyPath: 'order', autoIncrement: true })
+        db.createObjectStore('refused', { autoIncrement: true })
+        db.createObjectStore('copies')
+      }
+      if (before < 2) db.createObjectStore('since', { keyPath: ['stream', 'seq'] })
     },
   })
   return opened
@@ -41,4 +47,21 @@ export async function keepCopy(key: string, value: unknown): Promise<void> {
 
 export async function readCopy<Value>(key: string): Promise<Value | undefined> {
   return (await (await kept()).get('copies', key)) as Value | undefined
+}
+
+const eventsOf = (stream: string, to: number) => IDBKeyRange.bound([stream, 0], [stream, to])
+
+/** Keep one event beside the copy of its stream: a copy of a long edition is too dear to write at every stroke. */
+export async function keepEvent(event: LedgerEvent): Promise<void> {
+  await (await kept()).put('since', event)
+}
+
+/** Events kept since the copy of a stream was made, oldest first. */
+export async function eventsSince(stream: string): Promise<LedgerEvent[]> {
+  return await (await kept()).getAll('since', eventsOf(stream, Number.MAX_SAFE_INTEGER))
+}
+
+/** Let go of events that a new copy holds. */
+export async function dropEvents(stream: string, to: number): Promise<void> {
+  await (await kept()).delete('since', eventsOf(stream, to))
 }

@@ -15,7 +15,7 @@ import type { CommandRequest } from '#shared/commands/envelope'
 import type { EditionReply, HandOut } from '#shared/replies/replies'
 import { api, ApiError, wordsOf } from '~/composables/api'
 import { useSeldom } from '~/composables/seldom'
-import { keepCopy, readCopy } from '~/outbox/kept'
+import { dropEvents, eventsSince, keepCopy, keepEvent, readCopy } from '~/outbox/kept'
 import { useLive } from './live'
 import { useOutbox } from './outbox'
 import { useSession } from './session'
@@ -105,7 +105,11 @@ export const useEdition = defineStore('edition', () => {
       if (stored.value) return
       studio.value = copy.studio
       record.value = copy.record ?? noRecord
-      stored.value = copy.state
+      const since = await eventsSince(copy.state.stream)
+      stored.value = since.reduce(
+        (state, event) => (event.seq === state.seq + 1 ? evolve(state, event) : state),
+        copy.state,
+      )
       live.follow(copy.position)
     }
   }
@@ -125,6 +129,7 @@ export const useEdition = defineStore('edition', () => {
     if (!current || event.stream !== current.stream || event.seq <= current.seq) return
     if (event.seq > current.seq + 1) return void fetchStored()
     stored.value = evolve(current, event)
+    void keepEvent(event)
     pending.value = pending.value.filter((command) => command.commandId !== event.commandId)
     copying.soon(id.value)
   }
@@ -134,15 +139,13 @@ export const useEdition = defineStore('edition', () => {
     for (const event of events) if (event.seq === (stored.value?.seq ?? 0) + 1 && !isNewer(event)) onStored(event)
   }
 
-  const copying = useSeldom(keepNow)
-  function keepNow(): void {
-    if (!stored.value) return
-    void keepCopy(`edition:${id.value}`, {
-      state: stored.value,
-      studio: studio.value,
-      record: record.value,
-      position: live.position,
-    })
+  const copying = useSeldom(() => void keepNow())
+  async function keepNow(): Promise<void> {
+    const state = stored.value
+    if (!state) return
+    const copy = { state, studio: studio.value, record: record.value, position: live.position }
+    await keepCopy(state.stream, copy)
+    await dropEvents(state.stream, state.seq)
   }
 
   live.listen(onStored, () => void fetchStored())

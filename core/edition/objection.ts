@@ -11,7 +11,10 @@ export interface Objection {
   message: string
 }
 
-type PullLaid = Pick<PullData, 'kind' | 'sheetIds' | 'wetOnWet'>
+type PullLaid = Pick<PullData, 'kind' | 'sheetIds' | 'wetOnWet'> & {
+  /** It lay there before and comes back: that its sheets were rejected or proofed on since does not stand against it. */
+  restored?: true
+}
 
 /** Rules 1, 3, 7, 8 and 11 as they bear on one pull; null when it can be counted. */
 export function pullObjection(state: EditionState, layer: Layer, pull: PullLaid): Objection | null {
@@ -37,7 +40,8 @@ function sheetObjection(state: EditionState, layer: Layer, sheet: Sheet, pull: P
   const place = placeOf(state, sheet)
   if (sheet.mark || sheet.signed) return { rule: 'numbered', message: `Sheet ${sheet.id} is numbered already.` }
   const proofPaper = place.kind === 'left behind' && pull.kind !== 'pull'
-  if (!isAlive(place) && !proofPaper)
+  const lostSince = pull.restored === true && ['reject', 'proof', 'bat'].includes(place.kind)
+  if (!isAlive(place) && !proofPaper && !lostSince)
     return { rule: 'sheet-not-alive', message: `Sheet ${sheet.id} is no longer in the stack (${place.kind}).` }
   return pull.kind === 'pull' ? orderObjection(state, layer, sheet, pull.wetOnWet) : null
 }

@@ -1,10 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { chanceBySheets, chanceOf, chanceOfStack, sheetsToStart } from './odds'
+import { chanceBySheets, chanceOfStack, type PassGroup } from './odds'
+import { startAnswers } from './start'
 import { betaQuadrature } from './quadrature'
 
 const levels = [0.8, 0.9, 0.95]
-const answers = (groups: Parameters<typeof sheetsToStart>[0], goal: number) =>
-  levels.map((level) => sheetsToStart(groups, goal, level))
+const answers = (groups: readonly PassGroup[], goal: number) =>
+  startAnswers(groups, goal).answers.map(({ sheets }) => sheets)
+const chanceOf = (groups: readonly PassGroup[], goal: number, sheets: number) =>
+  chanceBySheets(groups, goal, sheets).at(-1)!
 
 /** So many sheets, each with so many layers to go. */
 const pile = (sheets: number, layers: number) => [...Array<number>(layers).fill(0), sheets]
@@ -22,7 +25,7 @@ describe('sheets to start', () => {
   })
 
   it('says so when more than 600 sheets would be needed', () => {
-    expect(sheetsToStart([{ layers: 3, passed: 1, rejected: 9 }], 100, 0.9)).toBeNull()
+    expect(answers([{ layers: 3, passed: 1, rejected: 9 }], 100)[1]).toBeNull()
   })
 
   it('agrees with the closed form of one layer, a beta-binomial', () => {

@@ -115,22 +115,6 @@ export function chanceBySheets(groups: readonly PassGroup[], goal: number, most:
   return chance
 }
 
-/** The chance that `sheets` in the stack still yield `goal` prints. */
-export function chanceOf(groups: readonly PassGroup[], goal: number, sheets: number): number {
-  if (goal <= 0) return 1
-  if (sheets < goal) return 0
-  return chanceBySheets(groups, goal, Math.min(sheets, mostSheets)).at(-1)!
-}
-
-/** The fewest sheets that reach `goal` with at least `confidence`, or null when more than 600 would be needed. */
-export function sheetsToStart(groups: readonly PassGroup[], goal: number, confidence: number): number | null {
-  for (let most = Math.min(mostSheets, Math.max(16, goal * 2)); ; most = Math.min(mostSheets, most * 2)) {
-    const found = chanceBySheets(groups, goal, most).findIndex((chance, n) => n >= goal && chance >= confidence)
-    if (found >= 0) return found
-    if (most === mostSheets) return null
-  }
-}
-
 /** A stack in piles: how many sheets lack no layer, one layer, two … (index = layers still to meet). */
 export type Piles = readonly number[]
 

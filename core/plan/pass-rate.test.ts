@@ -3,7 +3,7 @@ import { PressTable } from '../../tests/fixtures/press-table'
 import { finishingRate, layerRate, passGroups, restsOn } from './pass-rate'
 import { gatherRecord, noRecord, recordWithout, type ShopRecord } from './shop-record'
 import { passesOf } from '../edition/passes'
-import { sheetsToStart } from './odds'
+import { startAnswers } from './start'
 
 const plan = { method: 'reduction' as const, work: 'press' as const, expected: null, finishing: null }
 const record = (passed: number, rejected: number, printers = {}): ShopRecord => ({
@@ -18,7 +18,8 @@ describe('a pass rate', () => {
     expect(restsOn(rate)).toBe('a guess, worth 25 pulls')
     expect(layerRate({ ...plan, work: 'beginners' }, noRecord, null).rate).toBeCloseTo(0.8)
     expect(
-      sheetsToStart(passGroups(4, rate, { ...finishingRate(plan, noRecord), passed: 29, rejected: 1 }), 30, 0.9),
+      startAnswers(passGroups(4, rate, { ...finishingRate(plan, noRecord), passed: 29, rejected: 1 }), 30).answers[1]!
+        .sheets,
     ).toBe(62)
   })
 

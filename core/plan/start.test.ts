@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { chanceOf, sheetsToStart } from './odds'
+import { chanceBySheets } from './odds'
 import { startAnswers } from './start'
 
 const groups = [
@@ -10,10 +10,11 @@ const groups = [
 describe('the answers for a plan', () => {
   it('are those of each confidence by itself, with the curve between', () => {
     const { answers, chances } = startAnswers(groups, 30)
+    const all = chanceBySheets(groups, 30, 120)
     expect(answers.map((answer) => answer.sheets)).toEqual(
-      [0.8, 0.9, 0.95].map((confidence) => sheetsToStart(groups, 30, confidence)),
+      [0.8, 0.9, 0.95].map((confidence) => all.findIndex((chance) => chance >= confidence)),
     )
-    expect(chances[50]).toBeCloseTo(chanceOf(groups, 30, 50), 12)
+    expect(chances[50]).toBeCloseTo(all[50]!, 12)
     expect(chances[29]).toBe(0)
     expect(chances.at(-1)).toBeGreaterThan(0.995)
   })

@@ -9,14 +9,15 @@ const jiti = createJiti(import.meta.url, { alias: { '#core': at('../../core'), '
 /**
  * Append valid events in bulk: so many editions of so many sheets and layers each, through the same `decide`, `evolve` and hash
  * chain as real use, and rebuild the summaries from them.
+ * @param pulled sheets pulled of each layer
  * @returns ids of the editions
  */
-export async function fillLedger(folder, editions, sheets, layers, progress = () => {}) {
+export async function fillLedger(folder, editions, sheets, layers, progress = () => {}, pulled = sheets) {
   const { openConnections } = await jiti.import(at('../../server/database/connections.ts'))
   const { migrate } = await jiti.import(at('../../server/database/migrations.ts'))
   const { chainStart, eventHash, lastPosition, toRow } = await jiti.import(at('../../server/database/events.ts'))
   const { rebuildSummaries } = await jiti.import(at('../../server/database/summaries.ts'))
-  const { decide, evolve, emptyState, streamsFor } = await jiti.import(at('../../core/ledger/streams.ts'))
+  const { decide, evolve, emptyState, streamsFor } = await jiti.import(at('../../core/house/streams.ts'))
   const db = await openConnections(folder)
   await migrate(db.writer)
   let position = await lastPosition(db.reader)
@@ -65,7 +66,7 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
     give('tear', torn('bench', sheets))
     const lost = new Set()
     for (const { id: layerId } of state.layers) {
-      for (let sheet = 1; sheet <= sheets; sheet++) {
+      for (let sheet = 1; sheet <= pulled; sheet++) {
         if (lost.has(sheet)) continue
         const verdict = sheet % 97 === 0 ? 'reject' : 'good'
         if (verdict === 'reject') lost.add(sheet)

@@ -1,3 +1,5 @@
+import { get } from 'node:http'
+import { gunzipSync } from 'node:zlib'
 import { median, startServer } from './server.mjs'
 
 /** A signed-in reader of a server whose ledger was filled before. */
@@ -18,7 +20,21 @@ async function reader(folder) {
     if (!answer.ok) throw new Error(`${path}: ${answer.status}`)
     return took
   }
-  return { server, time }
+  /** Bytes of a reply as it travels and unpacked. */
+  const raw = (path) =>
+    new Promise((resolve, reject) => {
+      const headers = { cookie, 'accept-encoding': 'gzip' }
+      get(`${server.url}${path}`, { headers }, (answer) => {
+        const chunks = []
+        answer.on('data', (chunk) => chunks.push(chunk))
+        answer.on('end', () => {
+          const sent = Buffer.concat(chunks)
+          const whole = answer.headers['content-encoding'] === 'gzip' ? gunzipSync(sent) : sent
+          resolve({ sent: sent.length, whole: whole.length })
+        })
+      }).on('error', reject)
+    })
+  return { server, time, raw }
 }
 
 /** Ten editions of 3,000 events (600 sheets, five layers): the first read of each comes from disk, the second from memory. */
@@ -35,6 +51,22 @@ export async function measureEdition(folder, fillLedger) {
   }
   await server.stop()
   return { cold: median(cold), warm: median(warm) }
+}
+
+/** One edition of 5,000 pulls, as a browser gets it: bytes on the way and unpacked, and milliseconds until it is whole. */
+export async function measureLargeReply(folder, fillLedger) {
+  const [id] = await fillLedger(folder, 1, 5000, 1)
+  const { server, time, raw } = await reader(folder)
+  await time(`/api/editions/${id}`)
+  const times = []
+  let bytes = { sent: 0, whole: 0 }
+  for (let i = 0; i < 7; i++) {
+    const began = performance.now()
+    bytes = await raw(`/api/editions/${id}`)
+    times.push(performance.now() - began)
+  }
+  await server.stop()
+  return { ...bytes, ms: median(times) }
 }
 
 /** Two thousand editions of five hundred impressions (250 sheets, two layers). */

@@ -7,7 +7,7 @@ import type { Refusal } from '#core/ground/refusal'
 import { type Command, decide, emptyState, evolve, fold, type StreamState, streamsFor } from '#core/house/streams'
 import type { StoredReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
-import { eventHash, lastPosition, readStream } from '../database/events'
+import { eventHash, eventsAfter, lastPosition, readStream } from '../database/events'
 import { summaryRow } from '../database/summaries'
 import { type Beside, type Group, storeGroup } from '../database/writing'
 import { type Standing, StateCache } from './state-cache'
@@ -23,8 +23,7 @@ export interface Submission {
 }
 
 export type Answer =
-  | { status: 'stored'; reply: StoredReply; repeated: true }
-  | { status: 'stored'; reply: StoredReply; repeated: false; events: LedgerEvent[] }
+  | { status: 'stored'; reply: StoredReply; repeated: boolean; events: LedgerEvent[] }
   | { status: 'refused'; refusal: Refusal }
   | { status: 'conflict' }
   | { status: 'failed'; refusal: Refusal }
@@ -181,10 +180,11 @@ export class Ledger {
   private async decideOne(waiting: Waiting, deciding: Deciding): Promise<Answer> {
     const { context, command } = waiting.submission
     const before = deciding.known.get(context.commandId)
-    if (before)
-      return before.bodyHash === waiting.bodyHash
-        ? { status: 'stored', reply: before.reply, repeated: true }
-        : { status: 'conflict' }
+    if (before && before.bodyHash !== waiting.bodyHash) return { status: 'conflict' }
+    if (before) {
+      const events = await this.madeBy(before.reply, deciding)
+      return { status: 'stored', reply: before.reply, repeated: true, events }
+    }
     try {
       return await this.decideFresh(waiting, deciding)
     } catch (error) {
@@ -192,6 +192,14 @@ export class Ledger {
       console.error(`“${command.type}” on ${command.stream} stumbled (reference ${reference}):`, error)
       return { status: 'refused', refusal: stumbled(reference) }
     }
+  }
+
+  /** The events of a command that was answered before, in this group or long ago. */
+  private async madeBy({ position, made, stream }: StoredReply, { events }: Deciding): Promise<LedgerEvent[]> {
+    const first = position - made + 1
+    const here = events.filter((event) => event.position >= first && event.position <= position)
+    const found = here.length > 0 ? here : await eventsAfter(this.db.reader, first - 1, made)
+    return found.filter((event) => event.stream === stream)
   }
 
   private async decideFresh(waiting: Waiting, deciding: Deciding): Promise<Answer> {
@@ -213,6 +221,7 @@ export class Ledger {
       position: made.events.at(-1)!.position,
       stream: command.stream,
       seq: own.seq,
+      made: made.events.length,
       disputed: disputeOf(own, context.commandId),
     }
     deciding.known.set(context.commandId, { bodyHash: waiting.bodyHash, reply })

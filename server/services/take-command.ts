@@ -49,7 +49,7 @@ export async function takeCommand(room: Pressroom, person: Person, request: Comm
   })
   switch (answer.status) {
     case 'stored':
-      return await withHandOut(room, request, { ...answer.reply, events: answer.repeated ? [] : answer.events })
+      return await withHandOut(room, request, { ...answer.reply, events: answer.events })
     case 'conflict':
       throw failure({
         code: 'reused-id',

@@ -17,13 +17,15 @@ export interface StoredReply {
   stream: string
   /** The stream's `seq` after it. */
   seq: number
+  /** How many events it made, of whatever stream; the last stands at `position`. */
+  made: number
   /** Why a pull was stored as disputed, or null. */
   disputed: string | null
 }
 
 /** The answer to a command, with what it made so that nobody need fetch the stream again. */
 export interface CommandReply extends StoredReply {
-  /** Events of its own stream, oldest first; none when the command was stored before and is only answered again. */
+  /** Events of its own stream, oldest first. */
   events: LedgerEvent[]
   /** For a pull: the sheet handed to this station next. */
   handOut?: HandOut

@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { openConnections } from '../../server/database/connections'
 import { Client } from '../fixtures/client'
 import { newFolder, Server } from '../fixtures/server'
@@ -41,7 +41,7 @@ describe('a pull that was acknowledged', () => {
         }
       }),
     )
-    await new Promise((resolve) => setTimeout(resolve, 400))
+    await vi.waitUntil(() => acknowledged.size > 20, { timeout: 20_000, interval: 5 })
     await first.stop('SIGKILL')
     running = false
     await Promise.all(stations)

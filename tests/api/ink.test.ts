@@ -1,5 +1,5 @@
 import { v7 } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { cardOf } from '#core/ink/draw-down'
 import { starterInk } from '#core/ink/pigments'
 import { rollUpDefaults } from '#core/ink/roll-up'
@@ -211,7 +211,8 @@ describe('the scale', () => {
     await act('clear')
     await act('tare')
     await act('pour', 20)
-    await new Promise((resolve) => setTimeout(resolve, 400))
+    // Poured until the scale shows it.
+    await vi.waitUntil(async () => (await act('pour', 20)).body.grams! > 5, { timeout: 10_000 })
     const { body } = await act('stop')
     expect(body.grams!).toBeGreaterThan(5)
     expect(body).toMatchObject({ steady: true, simulated: true })

@@ -55,13 +55,14 @@ test('a transparent first layer is mixed at the scale, over-poured, put right, k
     timeout: 15_000,
   })
   await pour.dispatchEvent('pointerup')
-  await expect(async () => {
-    const [one, other] = [
-      await page.locator('.now b').innerText(),
-      (await page.waitForTimeout(300), await page.locator('.now b').innerText()),
-    ]
-    expect(Math.abs(Number(one) - Number(other))).toBeLessThan(0.1)
-  }).toPass()
+  let before = Number.NaN
+  const isStill = async () => {
+    const now = Number(await page.locator('.now b').innerText())
+    const still = Math.abs(now - before) < 0.1
+    before = now
+    return still
+  }
+  await expect.poll(isStill, { intervals: [300] }).toBe(true)
   await page.getByRole('button', { name: /^Accept \d/ }).click()
   await expect(page.getByRole('button', { name: /^transparent base/ })).toContainText(/(9|1\d|2\d)\.\d g in of/)
 

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, test } from '../fixtures/browser'
+import { expect, expectAccessible, settled, test } from '../fixtures/browser'
 
 const stops = ['plan', 'block', 'paper', 'register', 'press', 'ink', 'prove', 'pull', 'curate', 'sign', 'close']
 
@@ -27,7 +27,7 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
   for (const path of paths) {
     await page.goto(`${server.url}${path}`)
     await expect(page.locator('h1')).toBeVisible()
-    await page.waitForTimeout(400)
+    await settled(page)
     await test.step(path, () => expectAccessible(page))
   }
 })

@@ -32,7 +32,7 @@ export const restorePull = defineAct(edition, 'restore-pull', anyone, {
     // It was accepted once: only what its sheets went through since can stand against it.
     // A block cut further meanwhile does not: the pull was made before the cut.
     const uncut = { ...edition, layers: edition.layers.map((other) => ({ ...other, cutFurther: false })) }
-    const objection = sheetsObjection(uncut, layer, { ...pull, wetOnWet: true })
+    const objection = sheetsObjection(uncut, layer, { ...pull, wetOnWet: true, restored: true })
     return objection
       ? refuse(objection.rule, `It cannot come back as it was. ${objection.message}`)
       : [pullRestored.on(edition, data)]
