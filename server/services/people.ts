@@ -26,7 +26,7 @@ export type PersonResult = { person: Person } | { refusal: Refusal }
  * the same transaction, so that a name can be corrected without touching the record.
  */
 export class People {
-  private readonly known = new Map<string, Person & { secret: string }>()
+  private known: ReadonlyMap<string, Person & { secret: string }> = new Map()
   private readonly attempts = new Attempts()
 
   constructor(
@@ -34,21 +34,18 @@ export class People {
     private readonly ledger: Ledger,
   ) {}
 
+  /** Read everyone anew. The new list takes the old one's place whole: at no moment is nobody there. */
   async load(): Promise<void> {
-    this.known.clear()
-    for (const row of await rows<PersonRow>(
+    const found = await rows<PersonRow>(
       this.db.reader,
       'SELECT id, name, role, secret, active, session_version FROM people ORDER BY id',
-    )) {
-      this.known.set(row.id, {
-        id: row.id,
-        name: row.name,
-        role: row.role,
-        secret: row.secret,
-        active: row.active === 1,
-        sessionVersion: row.session_version,
-      })
-    }
+    )
+    this.known = new Map(
+      found.map(({ id, name, role, secret, active, session_version }) => [
+        id,
+        { id, name, role, secret, active: active === 1, sessionVersion: session_version },
+      ]),
+    )
   }
 
   get(id: string): Person | undefined {

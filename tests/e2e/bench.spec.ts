@@ -203,6 +203,7 @@ test('a page older than the server asks to be loaded again, and keeps what waits
   // Nothing gets through yet, so that a tap waits.
   await page.route('**/api/commands', (route) => route.abort())
   await page.goto(server.url)
+  await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
   const { editions } = (await (await page.request.get(`${server.url}/api/editions?search=Harbour`)).json()) as {
     editions: { id: string }[]
   }

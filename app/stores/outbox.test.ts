@@ -1,0 +1,104 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { v7 } from 'uuid'
+import { browserGlobals, type SpokenServer } from '../../tests/fixtures/browser-globals'
+import type { CommandRequest } from '#shared/commands/envelope'
+import { kept } from '~/outbox/kept'
+import { useOutbox } from './outbox'
+
+let server: SpokenServer
+const sent = () => server.asked.filter(({ path }) => path === '/api/commands').map(({ body }) => body as CommandRequest)
+const tap = (n: number): CommandRequest => ({
+  commandId: v7(),
+  device: 'station',
+  by: 'p1',
+  occurredAt: new Date(n).toISOString(),
+  type: 'pull',
+  stream: 'edition:e1',
+  data: { n },
+})
+const numbers = (commands: readonly CommandRequest[]) => commands.map(({ data }) => (data as { n: number }).n)
+const stored = { status: 200, body: { position: 1, stream: 'edition:e1', seq: 1, made: 1, disputed: null, events: [] } }
+const refused = { status: 422, body: { code: 'closed', message: 'This edition is closed.' } }
+const onDisk = async () => numbers(await (await kept()).getAll('outbox'))
+
+beforeEach(async () => {
+  vi.useRealTimers()
+  server = browserGlobals()
+  await (await kept()).clear('outbox')
+  await (await kept()).clear('refused')
+})
+
+describe('the outbox', () => {
+  it('keeps a tap on disk until the server has stored it', async () => {
+    const outbox = useOutbox()
+    await outbox.put(tap(1))
+    expect(await onDisk()).toEqual([1])
+    await vi.waitUntil(() => outbox.hindrance !== '')
+    expect(outbox.hindrance).toContain('cannot be reached')
+    server.answer = () => stored
+    await outbox.send()
+    await vi.waitUntil(() => outbox.unsent === 0)
+    expect(await onDisk()).toEqual([])
+  })
+
+  it('sends what an earlier page left, in the order it was given', async () => {
+    const first = useOutbox()
+    for (const n of [1, 2, 3]) await first.put(tap(n))
+    server = browserGlobals()
+    server.answer = () => stored
+    const later = useOutbox()
+    await later.load()
+    await vi.waitUntil(() => later.unsent === 0)
+    expect(numbers(sent())).toEqual([1, 2, 3])
+  })
+
+  it('sends a tap again with the same id when the answer was lost', async () => {
+    const outbox = useOutbox()
+    let lost = true
+    server.answer = () => {
+      if (!lost) return stored
+      lost = false
+      return 'unreachable'
+    }
+    await outbox.put(tap(1))
+    await vi.waitUntil(() => outbox.unsent === 0, { timeout: 5000 })
+    const [first, second] = sent()
+    expect(second).toEqual(first)
+  })
+
+  it('goes on behind a refused tap, and keeps the reason until it is read', async () => {
+    const outbox = useOutbox()
+    const heard: string[] = []
+    outbox.onAnswer((command, result) =>
+      heard.push(`${numbers([command])[0]} ${'error' in result ? 'refused' : 'stored'}`),
+    )
+    server.answer = (_method, _path, body) => (numbers([body as CommandRequest])[0] === 2 ? refused : stored)
+    for (const n of [1, 2, 3]) await outbox.put(tap(n))
+    await vi.waitUntil(() => outbox.unsent === 0)
+    expect(heard).toEqual(['1 stored', '2 refused', '3 stored'])
+    expect(outbox.refused).toMatchObject([{ message: 'This edition is closed.', command: { data: { n: 2 } } }])
+    expect(await (await kept()).count('refused')).toBe(1)
+    await outbox.putAway()
+    expect(await (await kept()).count('refused')).toBe(0)
+  })
+
+  it.each([500, 401, 429, 507])('waits on status %d, since that passes', async (status) => {
+    const outbox = useOutbox()
+    server.answer = () => ({ status, body: { code: 'later', message: 'Later.' } })
+    await outbox.put(tap(1))
+    await vi.waitUntil(() => outbox.hindrance === 'Later.')
+    expect(outbox.unsent).toBe(1)
+    expect(outbox.refused).toEqual([])
+  })
+
+  it('takes a tap that comes while others are under way', async () => {
+    const outbox = useOutbox()
+    server.answer = async (_method, _path, body) => {
+      if (numbers([body as CommandRequest])[0] === 1) await outbox.put(tap(2))
+      return stored
+    }
+    await outbox.put(tap(1))
+    await vi.waitUntil(() => outbox.unsent === 0)
+    expect(numbers(sent())).toEqual([1, 2])
+  })
+})
