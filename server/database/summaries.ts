@@ -216,3 +216,13 @@ function staleStreams(what: string): string {
   return `SELECT ${what} FROM (SELECT stream FROM events WHERE seq = 1 AND stream <> 'studio') AS e
     LEFT JOIN summaries AS s ON s.stream = e.stream WHERE s.version IS NULL OR s.version < $1`
 }
+
+/** Rows of one summary kind, for the rooms' lists. */
+export async function summariesOf<Data>(db: Sequelize, kind: string): Promise<Data[]> {
+  const found = await rows<{ data: string }>(
+    db,
+    'SELECT data FROM summaries WHERE kind = $1 ORDER BY changed_at DESC, stream LIMIT 500',
+    [kind],
+  )
+  return found.map((row) => JSON.parse(row.data) as Data)
+}

@@ -13,8 +13,7 @@ import type {
 } from '#shared/replies/replies'
 import type { EditionsQuery } from '#shared/queries/lists'
 import { rows } from '../database/connections'
-import type { StoredEditionSummary } from '../database/summaries'
-import { summariesOf } from './ledger'
+import { type StoredEditionSummary, summariesOf } from '../database/summaries'
 import type { Pressroom } from './pressroom'
 import { failure } from './failure'
 
@@ -81,10 +80,10 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
 
 export async function readStores(room: Pressroom): Promise<StoresReply> {
   const [lots, batches, tubs, presses, studio] = await Promise.all([
-    summariesOf<LotSummary>(room.db, 'lot'),
-    summariesOf<BatchSummary>(room.db, 'batch'),
-    summariesOf<TubSummary>(room.db, 'tub'),
-    summariesOf<PressSummary>(room.db, 'press'),
+    summariesOf<LotSummary>(room.db.reader, 'lot'),
+    summariesOf<BatchSummary>(room.db.reader, 'batch'),
+    summariesOf<TubSummary>(room.db.reader, 'tub'),
+    summariesOf<PressSummary>(room.db.reader, 'press'),
     room.ledger.read<StudioState>('studio'),
   ])
   return { lots, batches, tubs, presses, rollers: studio.rollers }

@@ -1,15 +1,15 @@
 import { createHash } from 'node:crypto'
 import canonicalize from 'canonicalize'
-import type { EditionState } from '#core/edition/state'
-import { pullOf } from '#core/edition/pull'
-import { type Context, type LedgerEvent, type NewEvent, streamKind } from '#core/ground/envelope'
+import type { Context, LedgerEvent } from '#core/ground/envelope'
 import type { Refusal } from '#core/ground/refusal'
-import { type Command, decide, emptyState, evolve, fold, type StreamState, streamsFor } from '#core/house/streams'
+import { type Command, decide, emptyState, fold, type StreamState, streamsFor } from '#core/house/streams'
 import type { StoredReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
-import { eventHash, eventsAfter, lastPosition, readStream } from '../database/events'
+import { eventsAfter, lastPosition, readStream } from '../database/events'
 import { summaryRow } from '../database/summaries'
 import { type Beside, type Group, storeGroup } from '../database/writing'
+import { storageRefusal, stumbled } from './ledger-refusals'
+import { disputeOf, placed } from './new-events'
 import { type Standing, StateCache } from './state-cache'
 
 /** A command with who and where it came from, checked in shape. */
@@ -213,7 +213,13 @@ export class Ledger {
     }
     const decision = decide(states, command, context)
     if ('refusal' in decision) return { status: 'refused', refusal: decision.refusal }
-    const made = makeEvents(waiting.submission, decision.events, deciding, this.position + events.length)
+    const made = placed(
+      waiting.submission,
+      decision.events,
+      working,
+      this.position + events.length,
+      deciding.recordedAt,
+    )
     for (const standing of made.standings.values()) working.set(standing.state.stream, standing)
     events.push(...made.events)
     const own = working.get(command.stream)!.state
@@ -228,39 +234,6 @@ export class Ledger {
     const told = made.events.filter((event) => event.stream === command.stream)
     return { status: 'stored', repeated: false, reply, events: told }
   }
-}
-
-/** Proposed events with their places in the ledger, and how their streams stand after them. */
-function makeEvents(
-  { context, device, via }: Submission,
-  proposed: readonly NewEvent[],
-  { working, recordedAt }: Deciding,
-  position: number,
-): { events: LedgerEvent[]; standings: Map<string, Standing> } {
-  const standings = new Map<string, Standing>()
-  const events = proposed.map((one, i) => {
-    const { state, hash } = standings.get(one.stream) ?? working.get(one.stream)!
-    const bare = {
-      ...one,
-      position: position + i + 1,
-      seq: state.seq + 1,
-      actor: context.personId,
-      via,
-      device,
-      commandId: context.commandId,
-      occurredAt: context.occurredAt,
-      recordedAt,
-    }
-    const event: LedgerEvent = { ...bare, hash: eventHash(hash, bare) }
-    standings.set(one.stream, { state: evolve(state, event), hash: event.hash })
-    return event
-  })
-  return { events, standings }
-}
-
-function disputeOf(state: StreamState, pullId: string): string | null {
-  if (streamKind(state.stream) !== 'edition') return null
-  return pullOf(state as EditionState, pullId)?.disputed?.message ?? null
 }
 
 /** What a decided group stores: of the commands those that made events, each stream’s list entry once. */
@@ -279,45 +252,4 @@ function groupOf(outcomes: readonly Outcome[], { events, working, recordedAt }: 
     summaries: touched.flatMap((stream) => summaryRow(working.get(stream)!.state, recordedAt) ?? []),
     beside: written.flatMap(({ waiting }) => waiting.submission.beside ?? []),
   }
-}
-
-function stumbled(reference: string): Refusal {
-  return {
-    code: 'stumbled',
-    message: `The server stumbled over this and did not do it; nothing else was touched. Reload the page and try again. If it stays, tell the manager the reference ${reference}.`,
-  }
-}
-
-function storageRefusal(error: unknown): Refusal {
-  const text = String((error as Error).message)
-  if (/SQLITE_FULL|disk is full/.test(text)) {
-    return {
-      code: 'disk-full',
-      message:
-        'The server’s disk is full, so nothing was stored. Your taps are kept here and are sent again; make room on the disk.',
-    }
-  }
-  if (/SQLITE_BUSY|SQLITE_LOCKED/.test(text)) {
-    return {
-      code: 'busy',
-      message:
-        'The ledger is locked by another program. Your taps are kept and sent again; close whatever has the file open.',
-    }
-  }
-  console.error('The ledger could not store a group of commands:', error)
-  return {
-    code: 'storage',
-    message:
-      'The server could not store this. Your taps are kept here and are sent again; ask the manager to look at the server’s log.',
-  }
-}
-
-/** Rows of one summary kind, for the rooms' lists. */
-export async function summariesOf<Data>(db: Connections, kind: string): Promise<Data[]> {
-  const found = await rows<{ data: string }>(
-    db.reader,
-    'SELECT data FROM summaries WHERE kind = $1 ORDER BY changed_at DESC, stream LIMIT 500',
-    [kind],
-  )
-  return found.map((row) => JSON.parse(row.data) as Data)
 }
