@@ -73,6 +73,7 @@ async function benchOf(browser, url, id) {
 async function measureTap(browser, url) {
   const page = await browser.newPage()
   await page.goto(url)
+  await page.getByRole('heading', { name: 'At the presses' }).waitFor()
   const { editions } = await page.request.get(`${url}/api/editions?search=Harbour`).then((answer) => answer.json())
   return median(await taps(await benchOf(browser, url, editions[0].id), 9))
 }

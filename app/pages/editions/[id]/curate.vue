@@ -42,6 +42,11 @@ async function curate(sheet: Sheet, verdict: Verdict) {
 async function curateAll() {
   for (const sheet of open.value) await edition.tap('curate', { sheetId: sheet.id, verdict: 'good', reason: '' })
 }
+
+/** What else is settled of a sheet: that it was curated, and the number it carries. */
+function besideVerdict({ curated, mark }: Sheet): string {
+  return [curated ? 'curated' : '', mark ? `${mark.series} ${mark.number}` : ''].filter(Boolean).join(', ')
+}
 </script>
 
 <template>
@@ -76,10 +81,8 @@ async function curateAll() {
             <td>{{ sheet.id }}</td>
             <td class="soft">{{ history(sheet) }}</td>
             <td>
-              <span :class="`verdict is-${standingVerdict(state, sheet)}`">{{
-                standingVerdict(state, sheet)
-              }}</span><span v-if="sheet.curated" class="soft"> curated</span
-              ><span v-if="sheet.mark" class="soft"> {{ sheet.mark.series }} {{ sheet.mark.number }}</span>
+              <span :class="`verdict is-${standingVerdict(state, sheet)}`">{{ standingVerdict(state, sheet) }}</span>
+              <span class="beside soft">{{ besideVerdict(sheet) }}</span>
             </td>
             <td>
               <input
@@ -111,6 +114,9 @@ async function curateAll() {
 </template>
 
 <style scoped>
+.beside {
+  margin-left: 6px;
+}
 .first {
   margin: 0 0 14px;
 }
