@@ -29,7 +29,6 @@ const request = computed<TearRequest>(() => ({
   price: props.price,
   block: edition.state?.blocks[0]?.block ?? props.piece.image,
 }))
-const along = (grain: 'width' | 'height' | 'unknown') => (grain === 'height' ? 'second side' : 'first side')
 
 watch(
   request,
@@ -49,7 +48,7 @@ watch(
     ])
     // A newer request took its place, or the search was stopped.
     if (!plans) return
-    readings.value = own.map(({ sheet }, i) => ({ name: along(sheet.grain), plan: plans[i]! }))
+    readings.value = own.map(({ sheet }, i) => ({ name: sheet.grain, plan: plans[i]! }))
     plan.value = own.length === 1 ? plans[0]! : null
     alternatives.value = ['grain free', `grain kept, along the ${kept}`, 'with a knife'].map((name, i) => ({
       name,
