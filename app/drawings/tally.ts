@@ -45,41 +45,73 @@ export function strokesOf(
 ): Stroke[] {
   const shown = state.pulls.filter((pull) => (layerId === null || pull.layerId === layerId) && !pull.voided)
   const adjustments = state.adjustments.filter((a) => !a.voided && (layerId === null || a.layerId === layerId))
-  return shown.map((pull, i) => ({
+  return shown.map((pull, i) => {
+    const from = shown[i - 1]?.ordinal ?? 0
+    const stored = isStored(pull.pullId)
+    const bat = state.bat?.pullId === pull.pullId
+    const words = ticksBefore(adjustments, from, pull.ordinal)
+    const layer = layerOf(state, pull.layerId)?.name ?? ''
+    const by = nameOf(pull.by)
+    // Written out once: a stroke that is as it was is the same object, and is not drawn again.
+    const said = `${stored} ${bat} ${layer} ${by} ${words.join()}`
+    const known = written.get(pull)
+    if (known?.said === said) return known.stroke
+    const stroke = strokeOf(pull, { stored, bat, layer, by, words })
+    written.set(pull, { said, stroke })
+    return stroke
+  })
+}
+
+/** Strokes written out before, by the pull they stand for; a pull that changes is another object. */
+const written = new WeakMap<Pull, { said: string; stroke: Stroke }>()
+
+/** What a stroke says beside what its pull does. */
+interface Beside {
+  stored: boolean
+  bat: boolean
+  layer: string
+  by: string
+  words: string[]
+}
+
+function strokeOf(pull: Pull, beside: Beside): Stroke {
+  return {
     key: pull.pullId,
     kind: pull.kind,
     verdict: pull.verdict,
-    bat: state.bat?.pullId === pull.pullId,
-    stored: isStored(pull.pullId),
+    bat: beside.bat,
+    stored: beside.stored,
     disputed: pull.disputed !== null,
     rescued: pull.rescued !== null,
-    sentence: sentenceOf(state, pull, nameOf),
-    ticks: ticksBefore(adjustments, shown[i - 1]?.ordinal ?? 0, pull.ordinal),
-  }))
+    sentence: sentenceOf(pull, beside),
+    ticks: beside.words,
+  }
 }
 
 function ticksBefore(adjustments: Adjustment[], from: number, to: number): string[] {
   return adjustments.filter((a) => a.afterPull >= from && a.afterPull < to).map((a) => adjustmentWord(a.kind))
 }
 
-function sentenceOf(state: EditionState, pull: Pull, nameOf: (id: string) => string): string {
+/** One for all: making a format anew for each pull was most of what a tap cost on a long run. */
+const hoursAndMinutes = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+
+function sentenceOf(pull: Pull, { bat, layer, by }: Beside): string {
   const what =
     pull.kind === 'pull'
       ? pull.verdict
       : pull.kind === 'proof'
         ? `${pull.proofKind ?? ''} proof, ${pull.verdict}`
         : pull.kind
-  const time = new Date(pull.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
   return [
     `Pull ${pull.ordinal}`,
     pull.sheetIds.length > 0 ? `sheet ${pull.sheetIds.join(' and ')}` : 'on proof paper',
-    layerOf(state, pull.layerId)?.name ?? '',
+    layer,
     what,
     pull.faults.map(faultWord).join(' and '),
     pull.rescued ? `rescued, ${pull.rescued}` : '',
-    state.bat?.pullId === pull.pullId ? 'the BAT' : '',
+    bat ? 'the BAT' : '',
     pull.disputed ? `disputed: ${pull.disputed.message}` : '',
-    `${time} by ${nameOf(pull.by)}`,
+    `${hoursAndMinutes.format(new Date(pull.at))} by ${by}`,
   ]
     .filter((part) => part !== '')
     .join(', ')
@@ -108,19 +140,25 @@ export function tallySize(
 export function drawTally(svg: SVGSVGElement, strokes: readonly Stroke[], layout: TallyLayout): void {
   const { cell, tall } = layout
   const { width, height, row } = tallySize(strokes.length, layout)
-  const root = select(svg).attr('viewBox', `0 0 ${width} ${height}`).attr('width', width).attr('height', height)
+  const root = select(svg)
+  // Setting a size anew, even the same, lays out every stroke again.
+  if (svg.getAttribute('viewBox') !== `0 0 ${width} ${height}`)
+    root.attr('viewBox', `0 0 ${width} ${height}`).attr('width', width).attr('height', height)
   const groups = root.selectAll<SVGGElement, Stroke>('g.stroke').data(strokes as Stroke[], (stroke) => stroke.key)
   groups.exit().remove()
   const entered = groups.enter().append('g').attr('tabindex', -1)
   entered.merge(groups).each(function (stroke, i) {
     const place = `translate(${xOf(i) * cell}, ${Math.floor(i / perRow) * row + 0.7 * cell})`
-    const drawn = `${place} ${shapeOf(stroke)} ${stroke.bat} ${stroke.stored} ${stroke.disputed} ${stroke.rescued} ${stroke.ticks.length} ${stroke.sentence}`
-    if (this.dataset.drawn === drawn) return
-    this.dataset.drawn = drawn
+    const before = drawn.get(this)
+    if (before?.stroke === stroke && before.place === place && before.cell === cell) return
+    drawn.set(this, { stroke, place, cell })
     describeStroke(this, stroke, place)
     drawStroke(this, stroke, cell, tall)
   })
 }
+
+/** What was drawn into a group last. */
+const drawn = new WeakMap<SVGGElement, { stroke: Stroke; place: string; cell: number }>()
 
 /** What a stroke is for styles, and what it says to a screen reader. */
 function describeStroke(node: SVGGElement, stroke: Stroke, place: string): void {

@@ -56,6 +56,9 @@ async function taps(page, count) {
           }),
       ),
     )
+    // A printer inks and lays a sheet between two taps; the page has come to rest by then.
+    await page.getByText('every pull stored', { exact: true }).waitFor()
+    await page.evaluate(() => new Promise((rest) => requestIdleCallback(rest, { timeout: 1000 })))
   }
   return times
 }

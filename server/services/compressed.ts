@@ -13,8 +13,8 @@ export async function sendJson(event: H3Event, reply: object): Promise<void> {
   const takesGzip = /\bgzip\b/.test(getRequestHeader(event, 'accept-encoding') ?? '')
   setResponseHeaders(event, { 'content-type': 'application/json; charset=utf-8', vary: 'accept-encoding' })
   if (text.length < leastBytes || !takesGzip) return send(event, text)
-  // A middling level: the highest takes thrice as long for a few percent.
-  const bytes = await squeeze(text, { level: 4 })
+  // The quickest level: a tenth of the bytes already, and the highest takes ten times as long for a third less.
+  const bytes = await squeeze(text, { level: 1 })
   setResponseHeaders(event, { 'content-encoding': 'gzip' })
   return send(event, bytes)
 }

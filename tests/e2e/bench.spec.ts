@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from '../fixtures/browser'
+import { choose, expect, test } from '../fixtures/browser'
 import { Server } from '../fixtures/server'
 import { Wire } from '../fixtures/wire'
 
@@ -120,8 +120,7 @@ test('a change of person at the bench signs the next pull with their name', asyn
   const server = await pressroom({ demo: true })
   await benchOf(page, server, 'Harbour Scales')
   await page.keyboard.press('c')
-  await page.locator('.v-select', { hasText: 'Name' }).click()
-  await page.getByRole('option', { name: 'Merle Tarn' }).click()
+  await choose(page, 'Name', 'Merle Tarn')
   await page.getByLabel('PIN or passphrase').fill('2580')
   await page.getByRole('button', { name: 'Change over' }).click()
   await expect(page.getByRole('button', { name: /^Merle Tarn/ })).toBeVisible()
@@ -161,8 +160,7 @@ test('the keyboard reads the tally stroke by stroke, and a pull is judged again 
   await page.locator('.tally g.stroke[tabindex="0"]').focus()
   await page.keyboard.press('ArrowLeft')
   await expect(page.locator('.pull-said strong')).toContainText('Pull 23, sheet 19, black, good')
-  await page.locator('.v-select', { hasText: 'Verdict' }).click()
-  await page.getByRole('option', { name: 'reject' }).click()
+  await choose(page, 'Verdict', 'reject')
   await expect(page.locator('.pull-said strong')).toContainText('Pull 23, sheet 19, black, reject')
   await expect(page.locator('.count dl > div').filter({ hasText: 'rejects, layer 1' }).locator('dd')).toHaveText('2')
   await page.getByRole('button', { name: 'Void' }).click()

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '../fixtures/browser'
+import { choose, expect, test } from '../fixtures/browser'
 
 /** A large print from four blocks, by hand: planned, its blocks described, its paper bought, its jig on several pages. */
 test('a large print from four blocks, from its plan to a jig on several pages', async ({ page, pressroom }) => {
@@ -7,16 +7,12 @@ test('a large print from four blocks, from its plan to a jig on several pages', 
   const server = await pressroom({ demo: true })
   const field = (label: string) => page.getByLabel(label, { exact: true })
   const click = (name: string) => page.getByRole('button', { name, exact: true }).click()
-  const select = async (label: string, option: string | RegExp) => {
-    await page.locator('.v-select', { hasText: label }).first().click()
-    await page.getByRole('option', { name: option }).first().click()
-  }
   await page.goto(`${server.url}/editions/new`)
   await field('Title').fill('Crane Yard')
   await field('Prints').fill('12')
-  await select('How colour is made', 'several blocks')
-  await select('Printed', 'by hand, large')
-  await select('Layers are', 'all planned ahead')
+  await choose(page, 'How colour is made', 'several blocks')
+  await choose(page, 'Printed', 'by hand, large')
+  await choose(page, 'Layers are', 'all planned ahead')
   await field('Layers reckoned with').fill('4')
   await click('Start')
 
@@ -40,7 +36,7 @@ test('a large print from four blocks, from its plan to a jig on several pages', 
 
   // Paper: one to a sheet, more than is on the shelf.
   await page.getByRole('link', { name: /^Paper none/ }).click()
-  await select('Paper', /heavy rag/)
+  await choose(page, 'Paper', /heavy rag/)
   await field('Image, width').fill('640')
   await field('Image, height').fill('420')
   await expect(page.getByText(/1 from a sheet/)).toBeVisible()

@@ -1,4 +1,4 @@
-import { expect, test } from '../fixtures/browser'
+import { choose, expect, test } from '../fixtures/browser'
 
 test('a grain wanted on a sheet of unknown grain shows both ways to tear, until it is known', async ({
   page,
@@ -12,16 +12,13 @@ test('a grain wanted on a sheet of unknown grain shows both ways to tear, until 
     .getByRole('link', { name: /^Paper/ })
     .click()
   await expect(page.getByText('from a sheet').first()).toBeVisible()
-  await page.locator('.v-select', { hasText: 'Grain of the sheet runs' }).click()
-  await page.getByRole('option', { name: 'not known' }).click()
-  await page.locator('.v-select', { hasText: 'Grain of the piece' }).click()
-  await page.getByRole('option', { name: 'along the width' }).click()
+  await choose(page, 'Grain of the sheet runs', 'not known')
+  await choose(page, 'Grain of the piece', 'along the width')
   await expect(page.getByText('A grain is wanted, and this sheet’s is not known yet.')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'If the grain runs along the width' })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'If the grain runs along the height' })).toBeVisible()
   await expect(page.getByRole('img', { name: /^Tear plan/ })).toHaveCount(2)
-  await page.locator('.v-select', { hasText: 'Grain of the sheet runs' }).click()
-  await page.getByRole('option', { name: 'along the height' }).click()
+  await choose(page, 'Grain of the sheet runs', 'along the height')
   await expect(page.getByRole('img', { name: /^Tear plan/ })).toHaveCount(1)
   await expect(page.getByText('this sheet’s is not known yet')).toHaveCount(0)
 })

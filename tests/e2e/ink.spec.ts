@@ -1,18 +1,8 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, test } from '../fixtures/browser'
+import { choose, expect, expectAccessible, test } from '../fixtures/browser'
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 const click = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
-
-async function choose(page: Page, label: string, option: RegExp) {
-  const select = page.locator('.v-select', { hasText: label }).first()
-  // A long list scrolls as it opens, and a click may then fall beside the option.
-  await expect(async () => {
-    await select.click()
-    await page.getByRole('option', { name: option }).click({ timeout: 3_000 })
-    await expect(select).toContainText(new RegExp(option.source.replace('^', '')), { timeout: 1_500 })
-  }).toPass()
-}
 
 /** The bare edition page of the demo's two-layer print that waits for its ink. */
 async function openInk(page: Page, url: string) {
@@ -136,8 +126,7 @@ test('two orders of the layers lie side by side, a wish ranks them, and the choi
   await expect(first.getByRole('button')).toHaveCount(4)
   await first.getByRole('button', { name: /^transparent blue, then rust: about #/ }).focus()
   await page.keyboard.press('Enter')
-  await page.locator('.v-select', { hasText: 'Should' }).click()
-  await page.getByRole('option', { name: 'keep the paper’s tint' }).click()
+  await choose(page, 'Should', 'keep the paper’s tint')
   await click(page, 'Wish it')
   await expect(page.getByText('transparent blue + rust: keep the paper’s tint')).toBeVisible()
   await click(page, 'Rank all orders')

@@ -1,4 +1,4 @@
-import { expect, test } from '../fixtures/browser'
+import { choose, expect, test } from '../fixtures/browser'
 import type { Page } from '@playwright/test'
 
 const count = (page: Page, label: string) => page.locator('.count dl > div').filter({ hasText: label }).locator('dd')
@@ -17,8 +17,7 @@ test('an edition counted from its good pulls, numbered by hand, taken back and g
   quiet.allow(/status of 422/)
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Tin Roofs', /^Plan/)
-  await page.locator('.v-select', { hasText: 'Number 1 goes to' }).click()
-  await page.getByRole('option', { name: 'by hand' }).click()
+  await choose(page, 'Number 1 goes to', 'by hand')
   await page.getByRole('button', { name: 'Change the plan' }).click()
   await expect(page.getByText('The plan is changed.')).toBeVisible()
   await page.getByRole('link', { name: /^Curate/ }).click()

@@ -1,14 +1,10 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
-import { expect, expectAccessible, test } from '../fixtures/browser'
+import { choose, expect, expectAccessible, test } from '../fixtures/browser'
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 const click = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
-const select = async (page: Page, label: string, option: string | RegExp) => {
-  await page.locator('.v-select', { hasText: label }).first().click()
-  await page.getByRole('option', { name: option }).first().click()
-}
 const downloaded = async (page: Page, name: string) => {
   const waiting = page.waitForEvent('download')
   await click(page, name)
@@ -141,8 +137,8 @@ test('a block: described, its picture mirrored, a plate’s step test, and its p
   quiet.allow(/status of 422 \((block-unfit|no-picture|name-missing)\)/)
   const server = await pressroom()
   await start(page, server.url, 'Slip Lantern')
-  await select(page, 'How colour is made', 'reduction')
-  await select(page, 'Layers are', 'all planned ahead')
+  await choose(page, 'How colour is made', 'reduction')
+  await choose(page, 'Layers are', 'all planned ahead')
   await field(page, 'Layers reckoned with').fill('4')
   await click(page, 'Start')
   await expect(page.getByText('layer 4', { exact: true })).toBeVisible()
@@ -156,9 +152,9 @@ test('a block: described, its picture mirrored, a plate’s step test, and its p
   await click(page, 'Keep the block')
   await expect(page.getByText('Give the block a name').first()).toBeVisible()
   await field(page, 'Name').fill('the plate')
-  await select(page, 'Kind', 'photopolymer')
+  await choose(page, 'Kind', 'photopolymer')
   await expect(page.getByText('Flip it.', { exact: true })).toBeVisible()
-  await select(page, 'The drawing is transferred by', 'film')
+  await choose(page, 'The drawing is transferred by', 'film')
   await expect(page.getByText('Do not flip it.')).toBeVisible()
   await field(page, 'Image from the print’s left edge of the block').fill('5')
   await field(page, 'Image from the block’s top').fill('5')
@@ -207,7 +203,7 @@ test('a block: described, its picture mirrored, a plate’s step test, and its p
   const outline = () => page.locator('.lines-drawn .pen-block').first().getAttribute('points')
   await field(page, 'Block from the left edge').fill('20')
   const mirrored = await outline()
-  await select(page, 'At the press', 'block set onto the paper')
+  await choose(page, 'At the press', 'block set onto the paper')
   await expect.poll(outline).not.toBe(mirrored)
   expect((await outline())!.startsWith('34,')).toBe(true)
   await field(page, 'Block from the left edge').fill('290')

@@ -1,4 +1,4 @@
-import { expect, test } from '../fixtures/browser'
+import { choose, expect, test } from '../fixtures/browser'
 
 test('the manager adds a person, who signs in, may print, and may not close', async ({
   page,
@@ -10,8 +10,7 @@ test('the manager adds a person, who signs in, may print, and may not close', as
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/office`)
   await page.getByLabel('Someone new').fill('Sorrel Wick')
-  await page.locator('.v-select', { hasText: 'Role' }).click()
-  await page.getByRole('option', { name: 'student' }).click()
+  await choose(page, 'Role', 'student')
   await page.getByLabel('PIN or passphrase').fill('12')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByText('4 to 200 characters')).toBeVisible()
@@ -26,8 +25,7 @@ test('the manager adds a person, who signs in, may print, and may not close', as
   await student.goto(`${server.url}/sign-in?to=/editions`)
   await student.getByRole('button', { name: 'Sign in' }).click()
   await expect(student.getByText('Choose your name first.')).toBeVisible()
-  await student.locator('.v-select', { hasText: 'Name' }).click()
-  await student.getByRole('option', { name: /Sorrel Wick/ }).click()
+  await choose(student, 'Name', /Sorrel Wick/)
   await student.getByLabel('PIN or passphrase').fill('wrong')
   await student.getByRole('button', { name: 'Sign in' }).click()
   await expect(student.getByText('does not fit')).toBeVisible()
@@ -69,8 +67,7 @@ test('taps made while signed out wait, and go in under their own name after sign
   await expect(page.getByText('Who is at the press?')).toBeVisible()
   await page.getByRole('button', { name: 'Leave it' }).click()
   await page.goto(`${server.url}/sign-in?to=${path}`)
-  await page.locator('.v-select', { hasText: 'Name' }).click()
-  await page.getByRole('option', { name: /Merle Tarn/ }).click()
+  await choose(page, 'Name', /Merle Tarn/)
   await page.getByLabel('PIN or passphrase').fill('2580')
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.locator('.tally .base')).toHaveCount(before + 2)

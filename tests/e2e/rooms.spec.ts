@@ -1,4 +1,4 @@
-import { expect, expectAccessible, settled, test } from '../fixtures/browser'
+import { choose, expect, expectAccessible, settled, test } from '../fixtures/browser'
 
 const stops = ['plan', 'block', 'paper', 'register', 'press', 'ink', 'prove', 'pull', 'curate', 'sign', 'close']
 
@@ -144,8 +144,7 @@ test('a layer gets its routine and the order of its stack; a destroyed print kee
   await expect(page.locator('.routine li').last()).toHaveText('blend')
   await page.goto(`${server.url}/editions?search=Tide`)
   await page.getByRole('link', { name: 'Tide Table' }).click()
-  await page.locator('.v-select', { hasText: 'Print' }).click()
-  await page.getByRole('option', { name: '2/12, sheet 2' }).click()
+  await choose(page, 'Print', '2/12, sheet 2')
   await page.getByLabel('What happened').fill('water damage')
   await page.getByRole('button', { name: 'It is destroyed' }).click()
   await expect(page.locator('.count dl > div').filter({ hasText: 'destroyed' }).locator('dd')).toHaveText('1')
