@@ -64,10 +64,11 @@ export const useEdition = defineStore('edition', () => {
   const strip = computed(() => (state.value ? stops(state.value) : []))
   const unsent = computed(() => pending.value.filter((command) => !answered.value.has(command.commandId)).length)
 
-  /** True once a pull is durable on the server. */
-  function isStored(pullId: string): boolean {
-    return answered.value.has(pullId) || (stored.value !== null && pullOf(stored.value, pullId) !== undefined)
-  }
+  /** True once a pull is durable on the server. A value, since the store wraps what it does and this is asked for every stroke. */
+  const isStored = computed(() => {
+    const [known, onTheWay] = [stored.value, answered.value]
+    return (pullId: string): boolean => onTheWay.has(pullId) || (known !== null && pullOf(known, pullId) !== undefined)
+  })
 
   async function open(editionId: string): Promise<void> {
     if (id.value !== editionId) {

@@ -50,9 +50,11 @@ export const useSession = defineStore('session', () => {
     session.value = session.value && { ...session.value, person: null }
   }
 
-  function nameOf(id: string): string {
-    return people.value.find((p) => p.id === id)?.name ?? 'someone'
-  }
+  /** Name of a person. A value, since the store wraps what it does and this is asked for every stroke. */
+  const nameOf = computed(() => {
+    const names = new Map(people.value.map((known) => [known.id, known.name]))
+    return (id: string): string => names.get(id) ?? 'someone'
+  })
 
   /** Wrap what is to be done with who, when, where and an id of its own. */
   function envelope(stream: string, type: string, data: object, expectedSeq?: number): CommandRequest {

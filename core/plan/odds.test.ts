@@ -3,7 +3,6 @@ import { chanceBySheets, chanceOfStack, type PassGroup } from './odds'
 import { startAnswers } from './start'
 import { betaQuadrature } from './quadrature'
 
-const levels = [0.8, 0.9, 0.95]
 const answers = (groups: readonly PassGroup[], goal: number) =>
   startAnswers(groups, goal).answers.map(({ sheets }) => sheets)
 const chanceOf = (groups: readonly PassGroup[], goal: number, sheets: number) =>

@@ -17,11 +17,27 @@ function draw() {
   if (!svg.value) return
   drawTally(svg.value, props.strokes, { cell: props.cell, tall: props.tall })
   const current = chosen.value ?? props.strokes.at(-1)?.key
-  for (const group of svg.value.querySelectorAll<SVGGElement>('g.stroke')) {
-    // One stop for Tab, arrows within: a run of hundreds must not be hundreds of stops.
-    group.setAttribute('tabindex', !props.still && group.dataset.key === current ? '0' : '-1')
-    group.classList.toggle('is-chosen', group.dataset.key === chosen.value)
-  }
+  // One stop for Tab, arrows within: a run of hundreds must not be hundreds of stops.
+  reachable = mark(reachable, props.still ? undefined : current, (group, on) =>
+    group.setAttribute('tabindex', on ? '0' : '-1'),
+  )
+  shown = mark(shown, chosen.value ?? undefined, (group, on) => group.classList.toggle('is-chosen', on))
+}
+
+/** Groups marked before, so that only those are touched whose mark changes. */
+let reachable: SVGGElement | null = null
+let shown: SVGGElement | null = null
+
+function mark(
+  before: SVGGElement | null,
+  key: string | undefined,
+  set: (group: SVGGElement, on: boolean) => void,
+): SVGGElement | null {
+  const group =
+    key === undefined ? null : svg.value!.querySelector<SVGGElement>(`g.stroke[data-key="${CSS.escape(key)}"]`)
+  if (before && before !== group) set(before, false)
+  if (group) set(group, true)
+  return group
 }
 
 onMounted(draw)
