@@ -107,6 +107,9 @@ const money = (amount: number | null) =>
 .unknown-grain {
   margin-bottom: 14px;
 }
+section + section {
+  margin-top: 30px;
+}
 .stop {
   margin-left: 8px;
   min-height: 28px;
