@@ -38,8 +38,12 @@ export function layersOn(state: EditionState, sheet: Sheet): string[] {
 }
 
 export function hasEveryLayer(state: EditionState, sheet: Sheet): boolean {
-  const on = layersOn(state, sheet)
-  return state.layers.length > 0 && state.layers.every((layer) => on.includes(layer.id))
+  return isComplete(state, layersOn(state, sheet))
+}
+
+/** True when those are all the layers of the edition. */
+export function isComplete({ layers }: Pick<EditionState, 'layers'>, on: readonly string[]): boolean {
+  return layers.length > 0 && layers.every((layer) => on.includes(layer.id))
 }
 
 /** Where a sheet is now. */

@@ -1,4 +1,4 @@
-import { isAlive, type Place, type Standing, standingOf } from './places'
+import { isAlive, isComplete, type Place, type Standing, standingOf } from './places'
 import { rowOf } from './count-rows'
 import { isLive, type Pull, pullOf, rememberPulls } from './pull'
 import type { Sheet } from './sheet'
@@ -169,8 +169,7 @@ export function sheetOddities(state: EditionState, { sheet, place, layers, verdi
   if (number < 1 || number > size) found.push(`${label} on sheet ${sheet.id} is outside 1 to ${size}.`)
   if (sheet.destroyed) return found
   if (place.kind !== 'marked') found.push(`Sheet ${sheet.id} is ${place.kind} yet carries ${label}.`)
-  const complete = state.layers.length > 0 && state.layers.every((layer) => layers.includes(layer.id))
-  if (sheet.signed && !(complete && verdict === 'good'))
+  if (sheet.signed && !(isComplete(state, layers) && verdict === 'good'))
     found.push(`Sheet ${sheet.id} is signed but is not a finished good print.`)
   return found
 }
@@ -208,8 +207,9 @@ function stackKeys(state: EditionState, { sheet, place, layers }: Standing): str
 function finishingKeys(state: EditionState, sheet: Sheet, place: Place, layers: readonly string[]): string[] {
   if (place.kind === 'marked' || (place.kind === 'good' && place.curated)) return ['finished']
   const lostLate = sheet.spoiled !== null || sheet.curated?.verdict === 'reject' || sheet.destroyed !== null
-  const complete = state.layers.length > 0 && state.layers.every((layer) => layers.includes(layer.id))
-  return lostLate && complete && (place.kind === 'reject' || place.kind === 'destroyed') ? ['lost in finishing'] : []
+  return lostLate && isComplete(state, layers) && (place.kind === 'reject' || place.kind === 'destroyed')
+    ? ['lost in finishing']
+    : []
 }
 
 /** What one pull counts as. */
