@@ -1,4 +1,4 @@
-import type { Axis, Rests } from './axis'
+import { Axis, type Rests } from './axis'
 
 /**
  * No fewer than the most pieces any part of a sheet gives. Lengths are whole units of 0.1 µm. How these bound the search,
@@ -21,6 +21,47 @@ export interface Ceilings {
   byRow: Int16Array
 }
 
+/** Along which sides waste must be a strip at least, as bits: a part of normal width must keep to it across, of normal height down. */
+export const kept = { across: 1, down: 2 } as const
+
+/** A part's strips to keep to, by where its width and height stand. */
+export const keptBy = (column: number, row: number): number =>
+  (column >= 0 ? kept.across : 0) | (row >= 0 ? kept.down : 0)
+
+/** Index of the widest normal length that one standing there is sure to hold. */
+export const held = (standing: number): number => (standing < 0 ? -1 - standing : standing)
+
+/** What bounds every part of a sheet: the lengths along its sides, and its ceilings by the bits of `kept`. */
+export interface Bounds {
+  x: Axis
+  y: Axis
+  restsX: Rests[]
+  restsY: Rests[]
+  pieces: readonly [knife: Ceilings, across: Ceilings, down: Ceilings, both: Ceilings]
+}
+
+/** The bounds of a sheet torn with that narrowest strip, 0 for a knife. */
+export function boundsOf(width: number, height: number, lies: readonly Lie[], strip: number): Bounds {
+  const axis = (lengths: number[], most: number) => new Axis(lengths, most, strip)
+  const x = axis(
+    lies.map((lie) => lie.width),
+    width,
+  )
+  const y = axis(
+    lies.map((lie) => lie.height),
+    height,
+  )
+  const rests = (along: Axis) => along.normal.map((_, i) => ({ cut: along.rest(i, 0), torn: along.rest(i, strip) }))
+  const [restsX, restsY] = [rests(x), rests(y)]
+  const table = (weakerX: Ceilings | null, weakerY: Ceilings | null) =>
+    ceilings(x, y, lies, restsX, restsY, { x: weakerX, y: weakerY })
+  const knife = table(null, null)
+  if (strip === 0) return { x, y, restsX, restsY, pieces: [knife, knife, knife, knife] }
+  const across = table(knife, null)
+  const down = table(null, knife)
+  return { x, y, restsX, restsY, pieces: [knife, across, down, table(down, across)] }
+}
+
 /**
  * Ceilings for every part of normal width and height: no fewer than the most pieces it gives. With `weaker.x` waste
  * across the width must be a strip at least, and `weaker.x` are the ceilings with a knife allowed there, for the parts
@@ -31,7 +72,7 @@ export interface Ceilings {
  * columns: `whole` lists, for each height, the widths whose ceiling only a tear the other way reaches. The lists are short,
  * which is what makes this quick.
  */
-export function ceilings(
+function ceilings(
   x: Axis,
   y: Axis,
   lies: readonly Lie[],
