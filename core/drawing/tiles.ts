@@ -1,4 +1,4 @@
-import { type Drawing, type Point, type Shape, segment, words } from './shapes'
+import { type Drawing, moved, type Point, type Shape, segment, words } from './shapes'
 
 /** A page of the printer, mm, and what it cannot print at each edge. */
 export interface Page {
@@ -15,10 +15,13 @@ export const pages: Record<Page['name'], Page> = {
 /** Neighbouring pages show the same strip this wide, to be laid over each other. */
 export const overlap = 10
 
-/** One page of a drawing at full size: what it shows, in the page's own mm. */
-export interface Tile {
+interface Cell {
   column: number
   row: number
+}
+
+/** One page of a drawing at full size: what it shows, in the page's own mm. */
+export interface Tile extends Cell {
   width: number
   height: number
   shapes: Shape[]
@@ -103,67 +106,62 @@ function matchMarks(
   return marks
 }
 
+/** The window a page shows of a drawing, in the drawing's mm. */
+type Window = Record<'left' | 'top' | 'right' | 'bottom', number>
+
+/** What of a shape lies in the window; text only where it begins. */
+function shownIn(shape: Shape, { left, top, right, bottom }: Window): Shape[] {
+  if (shape.kind === 'text') {
+    const isFirst =
+      (left === 0 || shape.x >= left + overlap) &&
+      shape.x < right &&
+      (top === 0 || shape.y >= top + overlap) &&
+      shape.y < bottom
+    return isFirst ? [shape] : []
+  }
+  const { points, closed } = pointsOf(shape)
+  const ends = closed ? [...points.slice(1), points[0]!] : points.slice(1)
+  return ends.flatMap((end, i): Shape[] => {
+    const part = clipped(points[i]!, end, left, top, right, bottom)
+    return part ? [segment(shape.pen, ...part)] : []
+  })
+}
+
+/** Which page this is, for its lower edge; nothing when there is but one. */
+function pageWords({ column, row }: Cell, columns: number, rows: number, page: Page, height: number): Shape[] {
+  if (columns * rows === 1) return []
+  const text = `page ${row * columns + column + 1} of ${columns * rows}: row ${row + 1}, column ${column + 1}`
+  return [words(text, page.edge, height - page.edge / 2, 2.4)]
+}
+
 /**
  * Cut a drawing into pages at full size, the way round that takes fewer. Lines are cut at the edge of each page, so no
  * page relies on its neighbour; text stands on the first page it begins on.
  */
 export function tile(drawing: Drawing, page: Page): Tiling {
-  const ways = [
-    [page.width, page.height],
-    [page.height, page.width],
-  ] as const
-  const counted = ways.map(([w, h]) => ({
-    w,
-    h,
-    columns: pagesFor(drawing.width, w - 2 * page.edge),
-    rows: pagesFor(drawing.height, h - 2 * page.edge),
+  const ways = [page, { width: page.height, height: page.width }].map(({ width, height }) => ({
+    width,
+    height,
+    columns: pagesFor(drawing.width, width - 2 * page.edge),
+    rows: pagesFor(drawing.height, height - 2 * page.edge),
   }))
-  const { w, h, columns, rows } = counted.reduce((a, b) => (b.columns * b.rows < a.columns * a.rows ? b : a))
-  const usableX = w - 2 * page.edge
-  const usableY = h - 2 * page.edge
-  const stepX = usableX - overlap
-  const stepY = usableY - overlap
+  const { width, height, columns, rows } = ways.reduce((a, b) => (b.columns * b.rows < a.columns * a.rows ? b : a))
+  const [usableX, usableY] = [width - 2 * page.edge, height - 2 * page.edge]
+  const [stepX, stepY] = [usableX - overlap, usableY - overlap]
   const shapes = [...drawing.shapes, ...matchMarks(columns, rows, stepX, stepY, drawing.width, drawing.height)]
-  const tiles: Tile[] = []
-  for (let row = 0; row < rows; row++) {
-    for (let column = 0; column < columns; column++) {
-      const left = column * stepX
-      const top = row * stepY
-      const shown = shapes.flatMap((shape): Shape[] => {
-        if (shape.kind === 'text') {
-          const mine =
-            (column === 0 || shape.x >= left + overlap) &&
-            shape.x < left + usableX &&
-            (row === 0 || shape.y >= top + overlap) &&
-            shape.y < top + usableY
-          return mine ? [{ ...shape, x: shape.x - left + page.edge, y: shape.y - top + page.edge }] : []
-        }
-        const { points, closed } = pointsOf(shape)
-        const ends = closed ? [...points.slice(1), points[0]!] : points.slice(1)
-        return ends.flatMap((end, i): Shape[] => {
-          const part = clipped(points[i]!, end, left, top, left + usableX, top + usableY)
-          return part
-            ? [
-                segment(
-                  shape.pen,
-                  [part[0][0] - left + page.edge, part[0][1] - top + page.edge],
-                  [part[1][0] - left + page.edge, part[1][1] - top + page.edge],
-                ),
-              ]
-            : []
-        })
-      })
-      if (columns * rows > 1)
-        shown.push(
-          words(
-            `page ${row * columns + column + 1} of ${columns * rows}: row ${row + 1}, column ${column + 1}`,
-            page.edge,
-            h - page.edge / 2,
-            2.4,
-          ),
-        )
-      tiles.push({ column, row, width: w, height: h, shapes: shown })
-    }
-  }
-  return { pageWidth: w, pageHeight: h, columns, rows, tiles }
+  const cells = Array.from({ length: columns * rows }, (_, i): Cell => ({
+    column: i % columns,
+    row: Math.floor(i / columns),
+  }))
+  const tiles = cells.map((cell): Tile => {
+    const [left, top] = [cell.column * stepX, cell.row * stepY]
+    const window = { left, top, right: left + usableX, bottom: top + usableY }
+    const shown = moved(
+      shapes.flatMap((shape) => shownIn(shape, window)),
+      page.edge - left,
+      page.edge - top,
+    )
+    return { ...cell, width, height, shapes: [...shown, ...pageWords(cell, columns, rows, page, height)] }
+  })
+  return { pageWidth: width, pageHeight: height, columns, rows, tiles }
 }

@@ -27,76 +27,78 @@ function pulledOf(edition: EditionState): string {
   return `${pulled} of ${pulled + waitingFor(edition, layer)}`
 }
 
-/** The edition's way on one strip of paper: each stop with its state and its telling figure. */
-export function stops(edition: EditionState): Stop[] {
-  const at = figures(edition)
-  const layers = edition.layers
+/** A stop's telling figure, and whether it is done or begun. */
+type Told = [figure: string, done: boolean, begun: boolean]
+
+/** What is got ready: the block, paper, press and ink. */
+function preparing(edition: EditionState, wanted: number): Record<'block' | 'paper' | 'press' | 'ink', Told> {
+  const { blocks, layers } = edition
+  const { made } = figures(edition)
   const set = layers.filter((layer) => setupInForce(layer) !== null).length
   const inked = layers.filter((layer) => layer.zones.every((zone) => zone.batchId !== null)).length
+  const all = layers.length
+  const hasBlock = blocks.length > 0
+  return {
+    block: [hasBlock ? plural(blocks.length, 'block') : 'none yet', hasBlock, hasBlock],
+    paper: [made === 0 ? 'none torn' : `${made} torn`, made >= wanted, made > 0],
+    press: [set === all ? 'set' : `${set} of ${all} set`, set === all, set > 0],
+    ink: [inked === all ? plural(inked, 'layer') : `${inked} of ${all}`, inked === all, inked > 0],
+  }
+}
+
+/** What is printed: proofs, and the edition. */
+function printing(edition: EditionState): Record<'prove' | 'pull', Told> {
+  const { made } = figures(edition)
   const proofs = tallied(edition, 'live proof')
-  const waiting = unfinished(edition)
+  const isPulled = made > 0 && unfinished(edition) === 0
+  return {
+    prove: [edition.bat ? 'BAT' : proofs > 0 ? plural(proofs, 'proof') : 'no BAT', edition.bat !== null, proofs > 0],
+    pull: [made === 0 ? 'not yet' : isPulled ? 'all pulled' : pulledOf(edition), isPulled, edition.pulls.length > 0],
+  }
+}
+
+/** What is done with the prints: curated, signed, and the edition closed. */
+function finishing(edition: EditionState): Record<'curate' | 'sign' | 'close', Told> {
+  const { good, numbered, signed } = figures(edition)
   const curated = tallied(edition, 'curated good')
+  const isClosed = edition.closedAt !== null
+  return {
+    curate: [
+      curated > 0 ? `${curated} good` : good > 0 ? `${good} to see` : 'not yet',
+      curated > 0 && curated >= good,
+      good > 0 && unfinished(edition) === 0,
+    ],
+    sign: [numbered > 0 ? `${signed} of ${numbered}` : 'not yet', numbered > 0 && signed === numbered, numbered > 0],
+    close: [isClosed ? 'closed' : 'open', isClosed, signed > 0],
+  }
+}
+
+const names: Record<StopKey, string> = {
+  plan: 'Plan',
+  block: 'Block',
+  paper: 'Paper',
+  press: 'Press',
+  ink: 'Ink',
+  prove: 'Prove',
+  pull: 'Pull',
+  curate: 'Curate',
+  sign: 'Sign',
+  close: 'Close',
+}
+
+/** The edition's way on one strip of paper: each stop with its state and its telling figure. */
+export function stops(edition: EditionState): Stop[] {
   const wanted = edition.plan ? goal(edition.plan) : 0
-  const stop = (key: StopKey, name: string, figure: string, done: boolean, begun: boolean): Stop => ({
-    key,
-    name,
-    figure,
-    state: done ? 'done' : begun ? 'open' : 'not yet',
+  const told: Record<StopKey, Told> = {
+    plan: [`${wanted} prints`, true, true],
+    ...preparing(edition, wanted),
+    ...printing(edition),
+    ...finishing(edition),
+  }
+  return (Object.keys(names) as StopKey[]).map((key) => {
+    const [figure, done, begun] = told[key]
+    return { key, name: names[key], figure, state: done ? 'done' : begun ? 'open' : 'not yet' }
   })
-  return [
-    stop('plan', 'Plan', `${wanted} prints`, true, true),
-    stop(
-      'block',
-      'Block',
-      edition.blocks.length > 0 ? plural(edition.blocks.length, 'block') : 'none yet',
-      edition.blocks.length > 0,
-      edition.blocks.length > 0,
-    ),
-    stop('paper', 'Paper', at.made === 0 ? 'none torn' : `${at.made} torn`, at.made >= wanted, at.made > 0),
-    stop(
-      'press',
-      'Press',
-      set === layers.length ? 'set' : `${set} of ${layers.length} set`,
-      set === layers.length,
-      set > 0,
-    ),
-    stop(
-      'ink',
-      'Ink',
-      inked === layers.length ? plural(inked, 'layer') : `${inked} of ${layers.length}`,
-      inked === layers.length,
-      inked > 0,
-    ),
-    stop(
-      'prove',
-      'Prove',
-      edition.bat ? 'BAT' : proofs > 0 ? plural(proofs, 'proof') : 'no BAT',
-      edition.bat !== null,
-      proofs > 0,
-    ),
-    stop(
-      'pull',
-      'Pull',
-      at.made === 0 ? 'not yet' : waiting === 0 ? 'all pulled' : pulledOf(edition),
-      at.made > 0 && waiting === 0,
-      edition.pulls.length > 0,
-    ),
-    stop(
-      'curate',
-      'Curate',
-      curated > 0 ? `${curated} good` : at.good > 0 ? `${at.good} to see` : 'not yet',
-      curated > 0 && curated >= at.good,
-      at.good > 0 && waiting === 0,
-    ),
-    stop(
-      'sign',
-      'Sign',
-      at.numbered > 0 ? `${at.signed} of ${at.numbered}` : 'not yet',
-      at.numbered > 0 && at.signed === at.numbered,
-      at.numbered > 0,
-    ),
-    stop('close', 'Close', edition.closedAt ? 'closed' : 'open', edition.closedAt !== null, at.signed > 0),
-  ]
 }
 
 /** The state of an edition in a word, for lists. */

@@ -1,7 +1,8 @@
 import { type Box, boxOf, type LabelPlace, placeLabel } from '../drawing/labels'
-import { type Drawing, rectangle, segment, type Shape, words } from '../drawing/shapes'
+import { type Drawing, type Pen, rectangle, segment, type Shape, words } from '../drawing/shapes'
 import { type Edges, edges, type Edge } from './tear-request'
 import type { TearPlan } from './tear-plan'
+import type { Rectangle } from './tear-steps'
 
 /** Places for the label of an upright tear: on either side of it, from its upper end down. */
 function placesBeside({ left, top, bottom }: Box, letters: number): LabelPlace[] {
@@ -21,6 +22,50 @@ function placesAbove({ left, right, top }: Box, letters: number): LabelPlace[] {
   ])
 }
 
+interface Sheet {
+  width: number
+  height: number
+  deckles: Edges
+}
+
+/** The sheet's four edges, and which of them are deckles. Sizes in mm of the drawing. */
+function sheetEdges({ width, height }: { width: number; height: number }, deckles: Edges): Shape[] {
+  const corner = (x: 0 | 1, y: 0 | 1): [number, number] => [x * width, y * height]
+  const ends: Record<Edge, [[number, number], [number, number]]> = {
+    left: [corner(0, 0), corner(0, 1)],
+    right: [corner(1, 0), corner(1, 1)],
+    top: [corner(0, 0), corner(1, 0)],
+    bottom: [corner(0, 1), corner(1, 1)],
+  }
+  return edges.map((edge) => segment(deckles[edge] ? 'deckle' : 'paper', ...ends[edge]))
+}
+
+/** Where the number of a piece stands. */
+const middleOf = ({ x, y, width, height }: Rectangle, letters: number) => ({
+  x: x + width / 2,
+  y: y + height / 2 + letters / 2,
+  anchor: 'middle' as const,
+})
+
+/** The tears with their labels, each where it covers no other and no piece's number. */
+function labelledTears(
+  tears: readonly { line: Box; label: string; across: 'x' | 'y' }[],
+  size: { width: number; height: number },
+  taken: Box[],
+  letters: number,
+): Shape[] {
+  const lines = tears.map(({ line }) => line)
+  return tears.flatMap(({ line, label, across }) => {
+    const places = across === 'x' ? placesBeside(line, letters) : placesAbove(line, letters)
+    const place = placeLabel(label, letters, places, size, taken, lines)
+    taken.push(boxOf(label, place, letters))
+    return [
+      segment('tear', [line.left, line.top], [line.right, line.bottom]),
+      words(label, place.x, place.y, letters, place.anchor, 'tear'),
+    ]
+  })
+}
+
 /**
  * The tear plan to scale: the sheet with its deckles, numbered tears, pieces and offcuts.
  * @param longest the drawing's longer side, mm
@@ -29,76 +74,41 @@ function placesAbove({ left, right, top }: Box, letters: number): LabelPlace[] {
  */
 export function tearDrawing(
   plan: TearPlan,
-  sheet: { width: number; height: number; deckles: Edges },
+  sheet: Sheet,
   longest: number,
   show: (mm: number) => string,
   letters = 2.4,
 ): Drawing {
   const scale = longest / Math.max(sheet.width, sheet.height)
-  const s = (mm: number) => mm * scale
-  const shapes: Shape[] = []
-  const ends: Record<Edge, [[number, number], [number, number]]> = {
-    left: [
-      [0, 0],
-      [0, s(sheet.height)],
-    ],
-    right: [
-      [s(sheet.width), 0],
-      [s(sheet.width), s(sheet.height)],
-    ],
-    top: [
-      [0, 0],
-      [s(sheet.width), 0],
-    ],
-    bottom: [
-      [0, s(sheet.height)],
-      [s(sheet.width), s(sheet.height)],
-    ],
-  }
-  for (const edge of edges) shapes.push(segment(sheet.deckles[edge] ? 'deckle' : 'paper', ...ends[edge]))
-  for (const offcut of plan.offcuts)
-    shapes.push(rectangle('offcut', s(offcut.x), s(offcut.y), s(offcut.width), s(offcut.height)))
-  plan.pieces.forEach((piece, i) => {
-    shapes.push(rectangle('piece', s(piece.x), s(piece.y), s(piece.width), s(piece.height)))
-    shapes.push(
-      words(
-        `${i + 1}`,
-        s(piece.x + piece.width / 2),
-        s(piece.y + piece.height / 2) + letters / 2,
-        letters * 1.7,
-        'middle',
-      ),
-    )
+  const scaled = ({ x, y, width, height }: Rectangle): Rectangle => ({
+    x: x * scale,
+    y: y * scale,
+    width: width * scale,
+    height: height * scale,
   })
-  const size = { width: s(sheet.width), height: s(sheet.height) }
-  const taken = plan.pieces.map((piece, i) =>
-    boxOf(
-      `${i + 1}`,
-      { x: s(piece.x + piece.width / 2), y: s(piece.y + piece.height / 2) + letters / 2, anchor: 'middle' },
-      letters * 1.7,
-    ),
-  )
-  const lines = plan.tears.map(({ part, at, across }) =>
-    across === 'x'
-      ? { left: s(at), right: s(at), top: s(part.y), bottom: s(part.y + part.height) }
-      : { left: s(part.x), right: s(part.x + part.width), top: s(at), bottom: s(at) },
-  )
-  for (const [i, { number, distance, across }] of plan.tears.entries()) {
-    const line = lines[i]!
-    shapes.push(segment('tear', [line.left, line.top], [line.right, line.bottom]))
-    const label = `T${number} ${show(distance)}`
-    const place = placeLabel(
-      label,
-      letters,
-      across === 'x' ? placesBeside(line, letters) : placesAbove(line, letters),
-      size,
-      taken,
-      lines,
-    )
-    taken.push(boxOf(label, place, letters))
-    shapes.push(words(label, place.x, place.y, letters, place.anchor, 'tear'))
+  const box = (pen: Pen, { x, y, width, height }: Rectangle) => rectangle(pen, x, y, width, height)
+  const size = { width: sheet.width * scale, height: sheet.height * scale }
+  const pieces = plan.pieces.map(scaled)
+  const numbers = pieces.map((piece, i) => ({ number: `${i + 1}`, place: middleOf(piece, letters) }))
+  const taken = numbers.map(({ number, place }) => boxOf(number, place, letters * 1.7))
+  const tears = plan.tears.map(({ part, at, across, number, distance }) => {
+    const { x, y, width, height } = scaled(part)
+    const line =
+      across === 'x'
+        ? { left: at * scale, right: at * scale, top: y, bottom: y + height }
+        : { left: x, right: x + width, top: at * scale, bottom: at * scale }
+    return { line, across, label: `T${number} ${show(distance)}` }
+  })
+  return {
+    ...size,
+    shapes: [
+      ...sheetEdges(size, sheet.deckles),
+      ...plan.offcuts.map((offcut) => box('offcut', scaled(offcut))),
+      ...pieces.map((piece) => box('piece', piece)),
+      ...numbers.map(({ number, place }) => words(number, place.x, place.y, letters * 1.7, place.anchor)),
+      ...labelledTears(tears, size, taken, letters),
+    ],
   }
-  return { ...size, shapes }
 }
 
 const sideWords: Record<Edge, string> = { left: 'left', right: 'right', top: 'upper', bottom: 'lower' }
