@@ -42,7 +42,7 @@ for (const [i, least] of [100, 60].entries()) {
     'under 50 ms',
     middle < 50,
   )
-  say('    95 of 100', ms(usual), 'under 1 s', usual < 1000)
+  say('    95 of 100', ms(usual), least === 100 ? 'under 50 ms' : 'under 1 s', usual < (least === 100 ? 50 : 1000))
   say(`    the slowest: ${worst.slice(0, 4).join(' × ')}`, ms(most), 'under 1 s', most < 1000)
 }
 say('sheets to start, 12 layers, 600 sheets', `${planning.odds.toFixed(1)} ms`, 'under 100 ms', planning.odds < 100)

@@ -1,4 +1,4 @@
-import { usedNumbers } from './numbers'
+import { plannedSize, usedNumbers } from './numbers'
 import type { EditionState } from './state'
 import type { Sheet } from './sheet'
 import { livePullsOn } from './pull'
@@ -48,9 +48,7 @@ export interface Allocation {
 export function allocate(state: EditionState, series: Series, sheets: readonly Sheet[]): Allocation {
   const plan = state.plan!
   const used = usedNumbers(state, series)
-  const declared = series === 'edition' ? plan.size : plan.proofs[series]
-  const counted = series === 'edition' && (plan.sizeSchool === 'counted' || plan.sizeSchool === 'open')
-  const size = counted ? Math.max(state.seriesSize[series] ?? 0, used.size + sheets.length) : declared
+  const size = plannedSize(plan, series) ?? Math.max(state.seriesSize[series] ?? 0, used.size + sheets.length)
   const free = Array.from({ length: size }, (_, i) => i + 1).filter((number) => !used.has(number))
   return {
     series,

@@ -2,7 +2,7 @@ import type { Happening } from '../ground/envelope'
 import { appended, changed, replacedAt, replacedWhere } from '../ground/fold'
 import type { Layer } from './layer'
 import { type Pull, type PullData, pullOf } from './pull'
-import type { Sheet } from './sheet'
+import { carriersOf, type Sheet } from './sheet'
 import type { Block, EditionState } from './state'
 
 /** Changes that several evolvers make. All are total: what is not there is left alone. */
@@ -25,21 +25,40 @@ export function editPull(state: EditionState, pullId: string, change: (pull: Pul
   return pull ? changed(state, { pulls: replacedAt(state.pulls, pull.ordinal - 1, change(pull)) }) : state
 }
 
+type Laid = Pick<PullData, 'pullId' | 'layerId' | 'sheetIds'>
+
+/** A sheet whose pulls are others now: what was said of them, dry or good, was said of those before. */
+const withPulls = (sheet: Sheet, pulls: string[], layerId: string): Sheet => ({
+  ...sheet,
+  pulls,
+  dry: sheet.dry.filter((layer) => layer !== layerId),
+  curated: null,
+})
+
 /** Both sides of the link between pulls and sheets are kept: here the sheets'. */
-export function layOnSheets(state: EditionState, { pullId, sheetIds }: Pick<PullData, 'pullId' | 'sheetIds'>) {
+export function layOnSheets(state: EditionState, { pullId, layerId, sheetIds }: Laid): EditionState {
   return sheetIds.reduce(
     (lain, id) =>
       editSheet(lain, id, (sheet) =>
-        sheet.pulls.includes(pullId) ? sheet : { ...sheet, pulls: [...sheet.pulls, pullId] },
+        sheet.pulls.includes(pullId) ? sheet : withPulls(sheet, [...sheet.pulls, pullId], layerId),
       ),
     state,
   )
 }
 
-export function takeOffSheets(state: EditionState, { pullId, sheetIds }: Pick<PullData, 'pullId' | 'sheetIds'>) {
-  return sheetIds.reduce(
-    (taken, id) =>
-      editSheet(taken, id, (sheet) => ({ ...sheet, pulls: sheet.pulls.filter((other) => other !== pullId) })),
+/** A pull off its sheets, and off the parts they were cut into. */
+export function takeOffSheets(state: EditionState, pull: Laid): EditionState {
+  return carriersOf(state, pull).reduce(
+    (taken, { id }) =>
+      editSheet(taken, id, (sheet) =>
+        sheet.pulls.includes(pull.pullId)
+          ? withPulls(
+              sheet,
+              sheet.pulls.filter((other) => other !== pull.pullId),
+              pull.layerId,
+            )
+          : sheet,
+      ),
     state,
   )
 }

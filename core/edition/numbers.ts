@@ -1,3 +1,4 @@
+import type { EditionPlan } from '../plan/plan'
 import type { Series } from '../print/series'
 import type { EditionState } from './state'
 
@@ -8,4 +9,16 @@ export function usedNumbers(state: Pick<EditionState, 'sheets'>, series: Series)
       .filter((sheet) => sheet.mark?.series === series && !sheet.destroyed?.replaceable)
       .map((sheet) => sheet.mark!.number),
   )
+}
+
+/** The size a plan gives a series, or null when it follows from the prints that are numbered. */
+export function plannedSize({ size, sizeSchool, proofs }: EditionPlan, series: Series): number | null {
+  if (series !== 'edition') return proofs[series]
+  return sizeSchool === 'counted' || sizeSchool === 'open' ? null : size
+}
+
+/** Sizes of the series that numbers were given in, as a plan moves them: a series never has two. */
+export function sizesUnder(plan: EditionPlan, sizes: EditionState['seriesSize']): EditionState['seriesSize'] {
+  const known = Object.entries(sizes) as [Series, number][]
+  return Object.fromEntries(known.map(([series, size]) => [series, plannedSize(plan, series) ?? size]))
 }

@@ -14,6 +14,8 @@ export interface Objection {
 type PullLaid = Pick<PullData, 'kind' | 'sheetIds' | 'wetOnWet'> & {
   /** It lay there before and comes back: that its sheets were rejected or proofed on since does not stand against it. */
   restored?: true
+  /** A person says that it happened: a block cut further since does not stand against it. */
+  happened?: true
 }
 
 /** Rules 1, 3, 7, 8 and 11 as they bear on one pull; null when it can be counted. */
@@ -39,7 +41,7 @@ export function sheetsObjection(state: EditionState, layer: Layer, pull: PullLai
 function sheetObjection(state: EditionState, layer: Layer, sheet: Sheet, pull: PullLaid): Objection | null {
   const place = placeOf(state, sheet)
   if (sheet.mark || sheet.signed) return { rule: 'numbered', message: `Sheet ${sheet.id} is numbered already.` }
-  const proofPaper = place.kind === 'left behind' && pull.kind !== 'pull'
+  const proofPaper = place.kind === 'left behind' && (pull.kind !== 'pull' || pull.happened === true)
   const lostSince = pull.restored === true && ['reject', 'proof', 'bat'].includes(place.kind)
   if (!isAlive(place) && !proofPaper && !lostSince)
     return { rule: 'sheet-not-alive', message: `Sheet ${sheet.id} is no longer in the stack (${place.kind}).` }

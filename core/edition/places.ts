@@ -23,11 +23,7 @@ export type Place =
 
 /** The verdict that stands on a sheet: the curator's if there is one, else the harshest of its live pulls. */
 export function standingVerdict(state: EditionState, sheet: Sheet): Verdict {
-  const pulls = livePullsOn(state, sheet)
-  const newest = pulls.at(-1)
-  // A pull judged after curating speaks again: the curator had not seen it.
-  if (sheet.curated && (newest === undefined || newest.seq < sheet.curated.seq)) return sheet.curated.verdict
-  return worst(pulls.map((pull) => pull.verdict))
+  return sheet.curated?.verdict ?? worst(livePullsOn(state, sheet).map((pull) => pull.verdict))
 }
 
 /** Ids of the layers that are on a sheet, in the order they were pulled. */

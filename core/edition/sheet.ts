@@ -8,9 +8,10 @@ export interface Sheet {
   lotName: string
   /** Live pulls on it, oldest first. */
   pulls: string[]
-  /** Layers that a person has declared dry on it. */
+  /** Layers on it that a person has declared dry: a layer pulled again has to dry again. */
   dry: string[]
   spoiled: { fault: string; reason: string } | null
+  /** What the curator said of the pulls that are on it: gone when another pull meets it, or one is taken off or judged otherwise. */
   curated: { verdict: Verdict; reason: string; seq: number } | null
   mark: Mark | null
   signed: boolean
@@ -52,6 +53,22 @@ export function blankSheet(id: number, lotId: string, lotName: string): Sheet {
 
 export function sheetOf(state: { sheets: readonly Sheet[] }, sheetId: number): Sheet | undefined {
   return state.sheets[sheetId - 1]
+}
+
+/** Sheets a pull names, and the parts they were cut into. */
+export function carriersOf(
+  state: { sheets: readonly Sheet[] },
+  { sheetIds }: { sheetIds: readonly number[] },
+): Sheet[] {
+  const found = new Map<number, Sheet>()
+  const add = (id: number) => {
+    const sheet = sheetOf(state, id)
+    if (!sheet || found.has(id)) return
+    found.set(id, sheet)
+    sheet.parts.forEach(add)
+  }
+  sheetIds.forEach(add)
+  return [...found.values()]
 }
 
 export function anySigned(state: { sheets: readonly Sheet[] }): boolean {

@@ -1,7 +1,7 @@
 import { isAlive, isComplete, type Place, type Standing, standingOf } from './places'
 import { rowOf } from './count-rows'
 import { isLive, type Pull, pullOf, rememberPulls } from './pull'
-import type { Sheet } from './sheet'
+import { carriersOf, type Sheet } from './sheet'
 import type { EditionState } from './state'
 
 /**
@@ -124,7 +124,7 @@ function changedSheets(base: EditionState, state: EditionState, pulls: ReadonlyS
   if (base.sheets !== state.sheets)
     for (let i = 0; i < state.sheets.length; i++) if (base.sheets[i] !== state.sheets[i]) found.add(i)
   const touch = (pull: Pull | undefined, of: EditionState) => {
-    for (const sheet of pull ? carriers(of, pull) : []) found.add(sheet.id - 1)
+    for (const sheet of pull ? carriersOf(of, pull) : []) found.add(sheet.id - 1)
   }
   for (const at of pulls) {
     touch(base.pulls[at], base)
@@ -135,25 +135,10 @@ function changedSheets(base: EditionState, state: EditionState, pulls: ReadonlyS
   return found
 }
 
-/** Sheets a pull names, and the parts they were cut into. */
-function carriers(state: EditionState, pull: Pull): Sheet[] {
-  const seen = new Set<number>()
-  const found: Sheet[] = []
-  const add = (id: number) => {
-    const sheet = state.sheets[id - 1]
-    if (!sheet || seen.has(id)) return
-    seen.add(id)
-    found.push(sheet)
-    sheet.parts.forEach(add)
-  }
-  pull.sheetIds.forEach(add)
-  return found
-}
-
 /** True for a pull that counts and lies on no sheet, or does not count and lies on one. */
 export function isOdd(state: EditionState, pull: Pull): boolean {
   if (pull.sheetIds.length === 0) return false
-  const carried = carriers(state, pull).some(({ parts, pulls }) => parts.length === 0 && pulls.includes(pull.pullId))
+  const carried = carriersOf(state, pull).some(({ parts, pulls }) => parts.length === 0 && pulls.includes(pull.pullId))
   return isLive(pull) !== carried
 }
 

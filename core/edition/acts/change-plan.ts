@@ -4,7 +4,8 @@ import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
 import { type EditionPlan, planDefaults } from '../../plan/plan'
 import type { EditionState } from '../state'
-import type { ProofSeries } from '../../print/series'
+import { allSeries, type ProofSeries, proofSeries } from '../../print/series'
+import { sizesUnder } from '../numbers'
 import { planFault } from '../plan-fault'
 import { anySigned } from '../sheet'
 import { edition } from '../stream'
@@ -22,6 +23,8 @@ const planChanged = defineEvent(
     changed(state, {
       title,
       plan,
+      // Numbers that are given already move with the plan.
+      seriesSize: sizesUnder(plan, state.seriesSize),
       earlierPlans:
         state.plan === null
           ? state.earlierPlans
@@ -49,7 +52,11 @@ export const changePlan = defineAct(edition, 'change-plan', anyone, {
 
 function sizeIsFixed(state: EditionState, plan: EditionPlan): Refused | null {
   const before = state.plan!
-  const same = before.size === plan.size && JSON.stringify(before.proofs) === JSON.stringify(plan.proofs)
+  const moved = sizesUnder(plan, state.seriesSize)
+  const same =
+    before.size === plan.size &&
+    proofSeries.every((series) => before.proofs[series] === plan.proofs[series]) &&
+    allSeries.every((series) => moved[series] === state.seriesSize[series])
   if (same || !anySigned(state)) return null
   return refuse(
     'size-fixed',

@@ -4,7 +4,7 @@ import { type Refused, refuse } from '../../ground/refusal'
 import { printers } from '../../ground/who'
 import type { Series } from '../../print/series'
 import { editSheet } from '../edit'
-import { usedNumbers } from '../numbers'
+import { plannedSize, usedNumbers } from '../numbers'
 import { placeOf } from '../places'
 import { anySigned, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
@@ -40,13 +40,13 @@ export const giveNumbers = defineAct(edition, 'give-numbers', printers, {
   },
 })
 
-/** Declared sizes are a promise: numbers may wait unpulled. Otherwise the series is as large as what was given. */
+/** A planned size is a promise: numbers may wait unpulled. Otherwise the series is as large as what was given. */
 function sizeFault(state: EditionState, { series, size }: Numbers): Refused | null {
-  const { sizeSchool, size: planned } = state.plan!
-  if (series === 'edition' && sizeSchool === 'declared' && size !== planned)
+  const planned = plannedSize(state.plan!, series)
+  if (planned !== null && size !== planned)
     return refuse(
       'size-declared',
-      `The edition was declared as ${planned}; ${size} was given. Change the plan, or amend it once a print is signed.`,
+      `${series === 'edition' ? 'The edition' : series} was declared as ${planned}; ${size} was given. Change the plan, or amend it once a print is signed.`,
       'size',
     )
   const known = state.seriesSize[series]
@@ -74,8 +74,7 @@ function assignmentsFault(state: EditionState, { series, size, assignments }: Nu
     sheets.add(sheetId)
   }
   const highest = Math.max(...used)
-  const promised = state.plan!.sizeSchool === 'declared' && series === 'edition'
-  return promised || size >= highest
+  return size >= highest
     ? null
     : refuse('number-range', `Number ${highest} needs a series of at least ${highest}.`, 'size')
 }

@@ -2,10 +2,11 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
 import type { Rescue, Verdict } from '../../print/verdicts'
-import { editPull } from '../edit'
+import { editPull, editSheet } from '../edit'
 import { pullOf } from '../pull'
 import { isNumbered, unknownFault, unknownPull } from '../refusals'
-import { sheetOf } from '../sheet'
+import { carriersOf } from '../sheet'
+import type { EditionState } from '../state'
 import { edition } from '../stream'
 
 interface Judged {
@@ -17,8 +18,20 @@ interface Judged {
 }
 
 const pullJudged = defineEvent(edition, 'pull-judged', (state, { pullId, verdict, faults, rescued }: Judged) =>
-  editPull(state, pullId, (pull) => ({ ...pull, verdict, faults, rescued })),
+  judgedAnew(
+    editPull(state, pullId, (pull) => ({ ...pull, verdict, faults, rescued })),
+    pullId,
+    verdict,
+  ),
 )
+
+/** A verdict after curating speaks again: only where it agrees with the curator does the curator's word stand. */
+function judgedAnew(state: EditionState, pullId: string, verdict: Verdict): EditionState {
+  const pull = pullOf(state, pullId)
+  return (pull ? carriersOf(state, pull) : [])
+    .filter((sheet) => sheet.pulls.includes(pullId) && sheet.curated && sheet.curated.verdict !== verdict)
+    .reduce((judged, { id }) => editSheet(judged, id, (sheet) => ({ ...sheet, curated: null })), state)
+}
 
 /** A pull is looked at again: its verdict, its faults, how it was rescued. */
 export const judgePull = defineAct(edition, 'judge-pull', anyone, {
@@ -27,7 +40,7 @@ export const judgePull = defineAct(edition, 'judge-pull', anyone, {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     if (pull.voided) return refuse('voided', 'This pull is void. Restore it before judging it.')
-    const numbered = pull.sheetIds.map((id) => sheetOf(edition, id)).find((sheet) => sheet?.mark)
+    const numbered = carriersOf(edition, pull).find((sheet) => sheet.mark && sheet.pulls.includes(pull.pullId))
     if (numbered && data.verdict !== 'good') return isNumbered(numbered)
     return unknownFault(data.faults, 'faults') ?? [pullJudged.on(edition, data)]
   },

@@ -16,7 +16,8 @@ const pullRestored = defineEvent(edition, 'pull-restored', (state, { pullId }: R
   const pull = pullOf(state, pullId)
   if (!pull) return state
   return layOnSheets(
-    editPull(state, pullId, (before) => ({ ...before, voided: false })),
+    // An old ledger may hold one that was settled as not counted: it counts then, so that the count can be mended.
+    editPull(state, pullId, (before) => ({ ...before, voided: false, disputed: null })),
     pull,
   )
 })
@@ -29,10 +30,13 @@ export const restorePull = defineAct(edition, 'restore-pull', anyone, {
     const layer = pull && layerOf(edition, pull.layerId)
     if (!pull || !layer) return unknownPull()
     if (!pull.voided) return refuse('not-void', 'This pull is not void.')
+    if (pull.disputed)
+      return refuse(
+        'settled',
+        'This pull was settled as one that does not count. If it did happen, pull it anew on the sheet it lies on.',
+      )
     // It was accepted once: only what its sheets went through since can stand against it.
-    // A block cut further meanwhile does not: the pull was made before the cut.
-    const uncut = { ...edition, layers: edition.layers.map((other) => ({ ...other, cutFurther: false })) }
-    const objection = sheetsObjection(uncut, layer, { ...pull, wetOnWet: true, restored: true })
+    const objection = sheetsObjection(edition, layer, { ...pull, wetOnWet: true, restored: true, happened: true })
     return objection
       ? refuse(objection.rule, `It cannot come back as it was. ${objection.message}`)
       : [pullRestored.on(edition, data)]

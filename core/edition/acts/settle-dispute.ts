@@ -45,7 +45,12 @@ export const settleDispute = defineAct(edition, 'settle-dispute', staff, {
     if (edition.closedAt !== null)
       return refuse('closed', 'Reopen the edition first, with a reason, to count this pull.')
     // A person says it happened, so when it arrived and how dry the sheet was no longer matter.
-    const objection = sheetsObjection(edition, layer, { ...pull, sheetIds: [data.sheetId], wetOnWet: true })
+    const objection = sheetsObjection(edition, layer, {
+      ...pull,
+      sheetIds: [data.sheetId],
+      wetOnWet: true,
+      happened: true,
+    })
     return objection ? refuse(objection.rule, objection.message, 'sheetId') : [disputeSettled.on(edition, data)]
   },
 })

@@ -53,19 +53,22 @@ const sheetsTorn = defineEvent(
   [(data) => ({ ...data, width: 0, height: 0 })],
 )
 
+const offcutLotIds = ({ offcuts }: Tear) => [...new Set(offcuts.map(({ lotId }) => lotId))]
+
 /** Large sheets of a lot become the edition's sheets; what is torn wrong counts, and offcuts go back to the store. */
 export const tear = defineAct(edition, 'tear', anyone, {
-  needs: (data: Tear) => ({ lot: lot.of(data.lotId), offcutLots: data.offcuts.map(({ lotId }) => lot.of(lotId)) }),
+  needs: (data: Tear) => ({ lot: lot.of(data.lotId), offcutLots: offcutLotIds(data).map((id) => lot.of(id)) }),
   events: [sheetsTorn, sheetSpoiled, lotTorn, lotAdded],
   rule: ({ edition, lot, offcutLots }, data: Tear) => {
     const pieces = data.count + data.wrong
     const { lotSheets, rationId, width, height } = data
     const firstWrong = edition.sheets.length + data.count + 1
     const reason = `torn wrong: ${data.reason.trim()}`
+    const kept = offcutsByLot(data.offcuts)
     return (
       countsFault(edition, lot, data) ??
       rationFault(lot, data) ??
-      offcutsFault(offcutLots) ?? [
+      offcutsFault(offcutLots, kept) ?? [
         lotTorn.on(lot, { editionStream: edition.stream, sheets: lotSheets, pieces, rationId }),
         sheetsTorn.on(edition, {
           lotId: data.lotId,
@@ -79,7 +82,7 @@ export const tear = defineAct(edition, 'tear', anyone, {
         ...Array.from({ length: data.wrong }, (_, i) =>
           sheetSpoiled.on(edition, { sheetId: firstWrong + i, fault: 'handling', reason }),
         ),
-        ...data.offcuts.map((offcut, i) => lotAdded.on(offcutLots[i]!, offcutLot(lot, offcut))),
+        ...kept!.map((offcut, i) => lotAdded.on(offcutLots[i]!, offcutLot(lot, offcut))),
       ]
     )
   },
@@ -121,7 +124,20 @@ function rationFault(lot: LotState, { rationId, lotSheets }: Tear): Refused | nu
   )
 }
 
-function offcutsFault(offcutLots: readonly LotState[]): Refused | null {
+/** Offcuts by the lot they become, those named twice summed; null when one lot would hold two sizes. */
+function offcutsByLot(offcuts: readonly OffcutsKept[]): OffcutsKept[] | null {
+  const lots = new Map<string, OffcutsKept>()
+  for (const offcut of offcuts) {
+    const known = lots.get(offcut.lotId)
+    if (known && (known.width !== offcut.width || known.height !== offcut.height)) return null
+    lots.set(offcut.lotId, { ...offcut, count: offcut.count + (known?.count ?? 0) })
+  }
+  return [...lots.values()]
+}
+
+function offcutsFault(offcutLots: readonly LotState[], kept: readonly OffcutsKept[] | null): Refused | null {
+  if (kept === null)
+    return refuse('two-sizes', 'Offcuts of two sizes cannot be one lot. Keep each size as a lot of its own.', 'offcuts')
   return offcutLots.every((offcuts) => offcuts.name === '')
     ? null
     : refuse(

@@ -15,9 +15,13 @@ interface Withdrawn {
 const isUnsigned = (series: Series) => (sheet: Sheet) =>
   sheet.mark?.series === series && !sheet.signed && !sheet.destroyed
 
-const numbersWithdrawn = defineEvent(edition, 'numbers-withdrawn', (state, { series }: Withdrawn) =>
-  changed(state, { sheets: replacedWhere(state.sheets, isUnsigned(series), (sheet) => ({ ...sheet, mark: null })) }),
-)
+const numbersWithdrawn = defineEvent(edition, 'numbers-withdrawn', (state, { series }: Withdrawn) => {
+  const sheets = replacedWhere(state.sheets, isUnsigned(series), (sheet) => ({ ...sheet, mark: null }))
+  // A series without a number has no size either: it is counted anew.
+  const { [series]: size, ...others } = state.seriesSize
+  const isGiven = size !== undefined && sheets.some((sheet) => sheet.mark?.series === series)
+  return changed(state, { sheets, seriesSize: isGiven ? state.seriesSize : others })
+})
 
 /** The unsigned numbers of a series are taken back. */
 export const withdrawNumbers = defineAct(edition, 'withdraw-numbers', printers, {

@@ -1,5 +1,5 @@
 import { type Refused, refuse } from '../../ground/refusal'
-import type { Component } from '../../ink/component'
+import { type Component, weightOf } from '../../ink/component'
 import { inkTaken } from '../tub/events/ink-taken'
 import type { TubState } from '../tub/state'
 import { tub } from '../tub/stream'
@@ -18,6 +18,8 @@ const batchIds = ({ components }: Poured) => [...new Set(components.flatMap(({ b
 export function pouredFrom(data: Poured) {
   return { tubs: tubIds(data).map((id) => tub.of(id)), leftOvers: batchIds(data).map((id) => batch.of(id)) }
 }
+
+type FromOne = Pick<Component, 'name' | 'milligrams'>
 
 type Taken = ReturnType<typeof inkTaken.on> | ReturnType<typeof inkDrawn.on>
 
@@ -38,30 +40,27 @@ export function pour({ batch, tubs, leftOvers }: Sources, data: Poured): Taken[]
       `${light.name || 'A component'} weighs ${grams(light.milligrams)}; a weight is above zero.`,
       'components',
     )
-  const taken: Taken[] = []
-  for (const component of components) {
-    const { tubId, batchId } = component
-    if (tubId !== null) {
-      const outcome = takeFromTub(tubs[tubIds(data).indexOf(tubId)]!, component, batch)
-      if ('refusal' in outcome) return outcome
-      taken.push(outcome)
-    }
-    if (batchId !== null) {
-      const outcome = takeLeftOver(leftOvers[batchIds(data).indexOf(batchId)]!, component, batch)
-      if ('refusal' in outcome) return outcome
-      taken.push(outcome)
-    }
-  }
-  return taken
+  // What one tub or left-over is named for twice is taken, and asked for, once.
+  const outcomes = [
+    ...tubIds(data).map((id, i) => takeFromTub(tubs[i]!, allOf(components, 'tubId', id), batch)),
+    ...batchIds(data).map((id, i) => takeLeftOver(leftOvers[i]!, allOf(components, 'batchId', id), batch)),
+  ]
+  return outcomes.find((outcome) => 'refusal' in outcome) ?? (outcomes as Taken[])
 }
 
-function takeFromTub(tub: TubState, { name, milligrams }: Component, into: BatchState): Taken | Refused {
+/** Everything that is poured from one place. */
+function allOf(components: readonly Component[], from: 'tubId' | 'batchId', id: string): FromOne {
+  const poured = components.filter((component) => component[from] === id)
+  return { name: poured[0]!.name, milligrams: weightOf(poured) }
+}
+
+function takeFromTub(tub: TubState, { name, milligrams }: FromOne, into: BatchState): Taken | Refused {
   if (tub.name === '')
     return refuse('unknown-tub', `${name} is not in the store any more. Choose another ink.`, 'components')
   return inkTaken.on(tub, { milligrams, batchStream: into.stream })
 }
 
-function takeLeftOver(source: BatchState, { name, milligrams }: Component, into: BatchState): Taken | Refused {
+function takeLeftOver(source: BatchState, { name, milligrams }: FromOne, into: BatchState): Taken | Refused {
   if (source.name === '' || source.stream === into.stream)
     return refuse('unknown-batch', `The left-over ${name} is not on the slab any more. Choose another.`, 'components')
   if (milligrams > source.left + scaleTolerance)
