@@ -23,6 +23,11 @@ export function percent(chance: number): string {
   return `${Math.round(chance * 100)} %`
 }
 
+/** A chance that may have been reckoned roughly. */
+export function chanceWords(chance: number, isRough: boolean): string {
+  return `${isRough ? '≈ ' : ''}${percent(chance)}`
+}
+
 export function grams(milligrams: number): string {
   return `${(milligrams / 1000).toFixed(1)} g`
 }

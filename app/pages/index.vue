@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FloorReply } from '#shared/replies/replies'
 import type { Stroke } from '~/drawings/tally'
-import { ago, howLong, percent } from '~/drawings/words'
+import { ago, howLong, chanceWords } from '~/drawings/words'
 
 useHead({ title: 'The floor · Ample Tally' })
 const session = useSession()
@@ -87,7 +87,8 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
                 ></strong
               >
               <span class="soft"
-                >{{ percent(edition.chance) }} chance of {{ edition.goal }} · {{ ago(edition.lastPullAt, now) }}</span
+                >{{ chanceWords(edition.chance, edition.chanceIsRough) }} chance of {{ edition.goal }} ·
+                {{ ago(edition.lastPullAt, now) }}</span
               >
             </div>
           </li>

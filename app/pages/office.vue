@@ -190,6 +190,13 @@ async function check() {
           :prefix="studio.currency"
           @update:model-value="studio.labourHour = price($event)"
         />
+        <VTextField
+          :model-value="String(Math.round(studio.confidence * 1000) / 10)"
+          label="Sheets are started to be sure to"
+          inputmode="decimal"
+          suffix="%"
+          @update:model-value="studio.confidence = price($event) / 100"
+        />
         <div class="buttons">
           <VBtn type="submit" class="quiet" :loading="setting.busy.value">Change</VBtn
           ><span v-if="studioSaved" class="soft" role="status">Changed.</span>

@@ -105,7 +105,8 @@ export const useEdition = defineStore('edition', () => {
       }
       if (stored.value) return
       studio.value = copy.studio
-      record.value = copy.record ?? noRecord
+      // A copy kept by an older program may know less.
+      record.value = { ...noRecord, ...copy.record }
       const since = await eventsSince(copy.state.stream)
       stored.value = since.reduce(
         (state, event) => (event.seq === state.seq + 1 ? evolve(state, event) : state),

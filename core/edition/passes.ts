@@ -4,7 +4,8 @@ import { tallied, talliedUnder } from './tally'
 
 /**
  * What an edition's ledger says: every live pull of its layers by the one who pulled it (a doubtful one is still alive),
- * and what finishing took from the sheets that carried every layer. Warm-up, proofs and void pulls say nothing.
+ * sheet by sheet, with what was lost between presses; what finishing took from the sheets that carried every layer; and
+ * the sheets that proofs of later layers took. Warm-up, proofs and void pulls say nothing of the rates.
  */
 export function passesOf(state: EditionState): EditionPasses {
   const passed = talliedUnder(state, 'passed ')
@@ -18,5 +19,14 @@ export function passesOf(state: EditionState): EditionPasses {
     work: state.plan?.work ?? 'press',
     printers,
     finishing: { passed: tallied(state, 'finished'), rejected: tallied(state, 'lost in finishing') },
+    proofs: state.layers
+      .slice(1)
+      .reduce(
+        ({ layers, sheets }, { id }) =>
+          tallied(state, `pulled ${id}`) > 0
+            ? { layers: layers + 1, sheets: sheets + tallied(state, `proofed ${id}`) }
+            : { layers, sheets },
+        { layers: 0, sheets: 0 },
+      ),
   }
 }

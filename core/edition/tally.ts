@@ -1,7 +1,8 @@
-import { isAlive, isComplete, type Place, type Standing, standingOf } from './places'
+import { isAlive, isComplete, type Standing, standingOf } from './places'
 import { rowOf } from './count-rows'
-import { isLive, type Pull, pullOf, rememberPulls } from './pull'
-import { carriersOf, type Sheet } from './sheet'
+import { layerNumber } from './layer'
+import { isLive, livePullsOn, type Pull, pullOf, rememberPulls } from './pull'
+import { carriersOf } from './sheet'
 import type { EditionState } from './state'
 
 /**
@@ -171,7 +172,7 @@ function sheetKeys(state: EditionState, standing: Standing): string[] {
   if (sheetOddities(state, standing).length > 0) keys.push('odd sheet')
   if (sheet.curated?.verdict === 'good') keys.push('curated good')
   if (sheet.mark && !sheet.destroyed?.replaceable) keys.push(`number ${sheet.mark.series} ${sheet.mark.number}`)
-  return [...keys, ...stackKeys(state, standing), ...finishingKeys(state, sheet, place, layers)]
+  return [...keys, ...stackKeys(state, standing), ...passKeys(state, standing), ...proofKeys(state, standing)]
 }
 
 /** What it still has to meet: the layer it waits for, and how many there are. */
@@ -189,12 +190,35 @@ function stackKeys(state: EditionState, { sheet, place, layers }: Standing): str
   return [...keys, `${to} ${missing.length}`]
 }
 
-function finishingKeys(state: EditionState, sheet: Sheet, place: Place, layers: readonly string[]): string[] {
-  if (place.kind === 'marked' || (place.kind === 'good' && place.curated)) return ['finished']
-  const lostLate = sheet.spoiled !== null || sheet.curated?.verdict === 'reject' || sheet.destroyed !== null
-  return lostLate && isComplete(state, layers) && (place.kind === 'reject' || place.kind === 'destroyed')
-    ? ['lost in finishing']
-    : []
+/**
+ * What the sheet says of the room's pass rates (MODELS M3): each layer on it passed or not, and so did finishing. A sheet
+ * lost between presses is lost at the layer it last carried; one that carries every layer and is lost since, in finishing.
+ */
+function passKeys(state: EditionState, { sheet, place, layers }: Standing): string[] {
+  if (place.kind === 'split') return []
+  const pulls = livePullsOn(state, sheet).filter((pull) => pull.kind === 'pull')
+  const isOverruled = sheet.curated !== null && sheet.curated.verdict !== 'reject'
+  const isRejected = (pull: Pull) => pull.verdict === 'reject' && !isOverruled
+  const isWhole = isComplete(state, layers)
+  const isLostSince = sheet.spoiled !== null || sheet.destroyed !== null || sheet.curated?.verdict === 'reject'
+  const last = pulls.reduce<Pull | null>(
+    (a, b) => (a && layerNumber(state, a.layerId) > layerNumber(state, b.layerId) ? a : b),
+    null,
+  )
+  const keys = pulls.map((pull) => {
+    const isLost = isRejected(pull) || (isLostSince && !isWhole && pull === last)
+    return `${isLost ? 'rejected' : 'passed'} ${pull.by}`
+  })
+  if (place.kind === 'marked' || (place.kind === 'good' && place.curated)) keys.push('finished')
+  else if (isLostSince && isWhole && !pulls.some(isRejected)) keys.push('lost in finishing')
+  return keys
+}
+
+/** The layer whose proof took this sheet out of the stack. */
+function proofKeys(state: EditionState, { sheet, place }: Standing): string[] {
+  if (place.kind !== 'proof' && place.kind !== 'bat') return []
+  const proof = livePullsOn(state, sheet).find((pull) => pull.kind !== 'pull')
+  return proof ? [`proofed ${proof.layerId}`] : []
 }
 
 /** What one pull counts as. */
@@ -203,7 +227,6 @@ function pullKeys(state: EditionState, pull: Pull): string[] {
   if (pull.disputed && !pull.disputed.settled) keys.push('disputed')
   if (!isLive(pull)) return keys
   keys.push('live', `live ${pull.kind}`)
-  if (pull.kind === 'pull')
-    keys.push(`pulled ${pull.layerId}`, `${pull.verdict === 'reject' ? 'rejected' : 'passed'} ${pull.by}`)
+  if (pull.kind === 'pull') keys.push(`pulled ${pull.layerId}`)
   return keys
 }

@@ -1,178 +1,154 @@
+import { BinomialRows } from './binomial'
 import { betaQuadrature } from './quadrature'
+import { finishingChances } from './finishing-chances'
+import { roughChance } from './rough-chance'
 
-/**
- * Layers printed the same way by the same hands: they share one unknown pass rate p ~ Beta(passed, rejected), and a
- * sheet survives the group with p to the power of its layers.
- */
-export interface PassGroup {
-  layers: number
+/** A pass rate nobody knows exactly: p ~ Beta(passed, rejected). */
+export interface BetaRate {
   /** a: the guess's share plus pulls that passed. */
   passed: number
   /** b: the guess's share plus pulls that did not. */
   rejected: number
 }
 
-/** Above this many sheets we say so instead of a number. */
+/** One layer that a stack still has to meet. */
+export interface LayerAhead {
+  /** Sheets that wait for it now, beside those that come to it from the layer before. */
+  waiting: number
+  /** Sheets its proofs take out of the stack before it is pulled. */
+  proofs: number
+}
+
+/**
+ * What a stack has yet to come through: its layers, printed the same way by the same hands and so sharing one unknown
+ * rate, then finishing with a rate of its own.
+ */
+export interface Course {
+  rate: BetaRate
+  layers: readonly LayerAhead[]
+  /** Sheets that carry every layer and have only finishing before them. */
+  printed: number
+  finishing: BetaRate | null
+  /** Good prints wanted of it. */
+  needed: number
+}
+
+/** Above this many sheets the chance is reckoned roughly, and said so. */
 export const mostSheets = 600
 
+/** What each step at each node may miss of the average, so that all together stay below the error promised (1e-9). */
+const mayMiss = 8e-14
+
+/** Layers met one after another with nothing between them, as one step: p to that power. */
+interface Step {
+  power: number
+  proofs: number
+  /** Sheets that join those which come through: they wait for the next layer, or carry all. */
+  joining: number
+}
+
+function stepsOf({ layers, printed }: Course): Step[] {
+  const steps: Step[] = []
+  layers.forEach(({ waiting, proofs }, i) => {
+    const joining = layers[i + 1]?.waiting ?? printed
+    const last = steps.at(-1)
+    if (last && waiting === 0 && proofs === 0) {
+      last.power += 1
+      last.joining = joining
+    } else steps.push({ power: 1, proofs, joining })
+  })
+  return steps
+}
+
 /**
- * Nodes for averaging a binomial of `trials` with chance p^layers over p: its peak in p narrows with the square root of
- * trials · layers, and the nodes must lie closer than that. Half the degree is always enough, being exact.
+ * Nodes for averaging over p what becomes of so many sheets over so many layers: its peak in p narrows with the square
+ * root of the two, and the nodes must lie closer than that. Half the degree is always enough, being exact.
  */
-function nodesFor(trials: number, layers: number): number {
-  const degree = trials * layers
-  return Math.max(1, Math.min(Math.ceil((degree + 1) / 2), Math.ceil(24 + 4.5 * Math.sqrt(degree))))
+function nodesFor(sheets: number, layers: number): number {
+  const degree = sheets * layers
+  return Math.max(1, Math.min(Math.ceil((degree + 1) / 2), Math.ceil(20 + 2.25 * Math.sqrt(degree))))
 }
 
-/** Add `weight` · Binomial(n, q) to `into`, outwards from its peak until nothing is left to add. */
-function addBinomial(into: Float64Array, n: number, q: number, weight: number): void {
-  if (q <= 0 || q >= 1) {
-    into[q <= 0 ? 0 : n]! += weight
-    return
-  }
-  const peak = Math.min(n, Math.floor((n + 1) * q))
-  const odds = q / (1 - q)
-  const top =
-    weight *
-    Math.exp(
-      logFactorial[n]! -
-        logFactorial[peak]! -
-        logFactorial[n - peak]! +
-        peak * Math.log(q) +
-        (n - peak) * Math.log1p(-q),
-    )
-  const nothing = top * 1e-20
-  for (let k = peak, part = top; k <= n && part > nothing; k++) {
-    into[k]! += part
-    part *= ((n - k) / (k + 1)) * odds
-  }
-  for (let k = peak - 1, part = (top * peak) / (n - peak + 1) / odds; k >= 0 && part > nothing; k--) {
-    into[k]! += part
-    part *= k / (n - k + 1) / odds
-  }
-}
-
-/** ln n! for n = 0 … most, by summing; made once. */
-function logFactorials(most: number): Float64Array {
-  const table = new Float64Array(most + 1)
-  for (let n = 1; n <= most; n++) table[n] = table[n - 1]! + Math.log(n)
-  return table
-}
-
-/** An edition may hold more sheets than we plan for. */
-const logFactorial = logFactorials(5000)
-
-/** P(k survive the group | n start), k = 0 … n, averaged over p. */
-function survivors({ layers, passed, rejected }: PassGroup, n: number): Float64Array {
-  const chances = new Float64Array(n + 1)
-  if (layers === 1) {
-    // One layer needs no quadrature: the beta-binomial, by the ratio of neighbours, scaled to add up to 1.
+/** Chances by sheets before a step, from those after it: Σ_j P(j of x − proofs pass) · after(j + joining). */
+function before(
+  after: Float64Array,
+  { proofs, joining }: Step,
+  rows: BinomialRows,
+  most: number,
+  nothing: number,
+): Float64Array {
+  const chances = new Float64Array(most + 1)
+  const least = after.findIndex((chance) => chance > nothing)
+  if (least < 0) return chances
+  const { values, width, starts, ends } = rows
+  for (let x = least > joining ? least - joining + proofs : 0; x <= most; x++) {
+    const sheets = x > proofs ? x - proofs : 0
+    rows.prepare(sheets)
+    const start = starts[sheets]!
+    const first = start > least - joining ? start : least - joining
+    const end = sheets * width + ends[sheets]!
     let sum = 0
-    let largest = 0
-    let logged = 0
-    const logs = new Float64Array(n + 1)
-    for (let k = 0; k < n; k++) {
-      logged += Math.log((((n - k) / (k + 1)) * (k + passed)) / (n - k - 1 + rejected))
-      logs[k + 1] = logged
-      if (logged > largest) largest = logged
-    }
-    for (let k = 0; k <= n; k++) sum += chances[k] = Math.exp(logs[k]! - largest)
-    return chances.map((chance) => chance / sum)
-  }
-  const { nodes, weights } = betaQuadrature(passed, rejected, nodesFor(n, layers))
-  for (let j = 0; j < nodes.length; j++)
-    if (weights[j]! > 1e-16) addBinomial(chances, n, nodes[j]! ** layers, weights[j]!)
-  return chances
-}
-
-/**
- * For one group, the chance of ending well from n sheets for every n, given the chance of ending well from k survivors:
- * Σ_k P(k | n) · after[k]. Only the largest n is averaged over p; each smaller one follows by taking one sheet away at
- * random, P(k | n) = P(k | n+1)·(n+1−k)/(n+1) + P(k+1 | n+1)·(k+1)/(n+1), sums of positive numbers and so exact.
- */
-function throughGroup(group: PassGroup, after: Float64Array, from: number): Float64Array {
-  const most = after.length - 1
-  const before = new Float64Array(most + 1)
-  const chances = survivors(group, most)
-  for (let n = most; n >= from; n--) {
-    let sum = 0
-    for (let k = from; k <= n; k++) sum += chances[k]! * after[k]!
-    before[n] = sum
-    for (let k = from; k < n; k++) chances[k] = (chances[k]! * (n - k) + chances[k + 1]! * (k + 1)) / n
-  }
-  return before
-}
-
-/**
- * P(at least `goal` survive every group) for every number of sheets from 0 to `most`, exact up to quadrature.
- * @param groups in the order they follow one another
- * @throws RangeError when `most` is above 600
- */
-export function chanceBySheets(groups: readonly PassGroup[], goal: number, most: number): Float64Array {
-  if (most > mostSheets) throw new RangeError(`At most ${mostSheets} sheets; ${most} were asked for.`)
-  let chance: Float64Array = Float64Array.from({ length: most + 1 }, (_, n) => (n >= goal ? 1 : 0))
-  for (const group of [...groups].reverse()) if (group.layers > 0) chance = throughGroup(group, chance, goal)
-  return chance
-}
-
-/** A stack in piles: how many sheets lack no layer, one layer, two … (index = layers still to meet). */
-export type Piles = readonly number[]
-
-const sheetsIn = (piles: Piles) => piles.reduce((sum, sheets) => sum + sheets, 0)
-
-/** P(k of the stack survive its layers), k = 0 … sheets. Given p the piles are independent binomials. */
-function stackSurvivors({ passed, rejected }: Pick<PassGroup, 'passed' | 'rejected'>, piles: Piles): Float64Array {
-  const [done = 0, ...waiting] = piles
-  const total = sheetsIn(piles)
-  const chances = new Float64Array(total + 1)
-  const degree = piles.reduce((sum, sheets, layers) => sum + sheets * layers, 0)
-  const { nodes, weights } = betaQuadrature(passed, rejected, nodesFor(degree, 1))
-  for (let j = 0; j < nodes.length; j++) {
-    if (weights[j]! < 1e-16) continue
-    let sofar = new Float64Array(total + 1)
-    let reach = done
-    sofar[done] = weights[j]!
-    waiting.forEach((sheets, i) => {
-      if (sheets === 0) return
-      const pile = new Float64Array(sheets + 1)
-      addBinomial(pile, sheets, nodes[j]! ** (i + 1), 1)
-      const next = new Float64Array(total + 1)
-      for (let a = done; a <= reach; a++) {
-        const part = sofar[a]!
-        if (part === 0) continue
-        for (let b = 0; b <= sheets; b++) next[a + b]! += part * pile[b]!
-      }
-      sofar = next
-      reach += sheets
-    })
-    for (let k = 0; k <= total; k++) chances[k]! += sofar[k]!
+    for (let at = sheets * width + first, then = first + joining; at < end; at++, then++)
+      sum += values[at]! * after[then]!
+    chances[x] = sum
+    if (sum > 1 - nothing) return chances.fill(1, x)
   }
   return chances
 }
 
 /**
- * The chance that a stack in several piles, each sheet with its own number of layers still to meet, yields at least
- * `needed` prints. All layers share one pass rate; finishing, when given, comes after them with its own.
- * @param piles a sheet of the first has only finishing before it
+ * The chance of reaching what is needed by the number of sheets that come to the first layer, for 0 … `most` in place of
+ * those that wait for it (MODELS M3). Given p the sheets of each layer are independent; each step is reckoned backward,
+ * and the whole is averaged over p by quadrature.
+ * @throws RangeError when more than 600 sheets would take part
  */
-export function chanceOfStack(
-  rate: Pick<PassGroup, 'passed' | 'rejected'>,
-  piles: Piles,
-  needed: number,
-  finishing: PassGroup | null = null,
-): number {
-  if (needed <= 0) return 1
-  const sheets = sheetsIn(piles)
-  if (sheets < needed) return 0
-  const after = finishing
-    ? throughGroup(
-        finishing,
-        Float64Array.from({ length: sheets + 1 }, (_, n) => (n >= needed ? 1 : 0)),
-        needed,
-      )
-    : new Float64Array(sheets + 1).fill(1, needed)
-  const chances = stackSurvivors(rate, piles)
-  let chance = 0
-  for (let k = needed; k <= sheets; k++) chance += chances[k]! * after[k]!
-  return Math.min(1, chance)
+export function chancesBySheets(course: Course, most: number): Float64Array {
+  const steps = stepsOf(course)
+  const reach = [most]
+  for (const { proofs, joining } of steps) reach.push(Math.max(0, reach.at(-1)! - proofs) + joining)
+  const largest = Math.max(...reach, course.printed)
+  if (largest > mostSheets) throw new RangeError(`At most ${mostSheets} sheets; ${largest} were asked for.`)
+  const printed = finishingChances(course.finishing, course.needed, largest)
+  if (steps.length === 0) return new Float64Array(most + 1).fill(printed[course.printed]!)
+  const { passed, rejected } = course.rate
+  const { nodes, weights } = betaQuadrature(passed, rejected, nodesFor(largest, course.layers.length))
+  const rows = new Map(steps.map(({ power }) => [power, new BinomialRows(largest)]))
+  const sum = new Float64Array(most + 1)
+  nodes.forEach((p, node) => {
+    // The less a rate weighs, the less of it matters.
+    const nothing = mayMiss / weights[node]!
+    if (nothing > 0.01) return
+    for (const [power, one] of rows) one.use(p ** power, nothing)
+    let chances = printed
+    for (let k = steps.length - 1; k >= 0; k--)
+      chances = before(chances, steps[k]!, rows.get(steps[k]!.power)!, reach[k]!, nothing)
+    for (let x = 0; x <= most; x++) sum[x]! += weights[node]! * chances[x]!
+  })
+  return sum.map((chance) => Math.min(1, chance))
+}
+
+/** A chance, and whether it was reckoned roughly: `≈` stands before it then. */
+export interface Chance {
+  chance: number
+  isRough: boolean
+}
+
+const sheetsIn = ({ layers, printed }: Course) => layers.reduce((sum, { waiting }) => sum + waiting, printed)
+
+/** The chance that a stack reaches what is needed. */
+export function chanceOf(course: Course): Chance {
+  const sheets = sheetsIn(course)
+  if (course.needed <= 0) return { chance: 1, isRough: false }
+  if (sheets < course.needed) return { chance: 0, isRough: false }
+  if (sheets > mostSheets) return { chance: roughChance(course), isRough: true }
+  return { chance: chancesBySheets(course, course.layers[0]?.waiting ?? 0).at(-1)!, isRough: false }
+}
+
+/** The chance by the number of sheets that the first layer is given, 0 … `most`, in place of those that wait for it. */
+export function chancesUpTo(course: Course, most: number): { of: Float64Array; isRough: boolean } {
+  const [first, ...after] = course.layers
+  const others = sheetsIn(course) - (first?.waiting ?? 0)
+  if (others + most <= mostSheets) return { of: chancesBySheets(course, most), isRough: false }
+  const given = (waiting: number) => ({ ...course, layers: [{ waiting, proofs: first?.proofs ?? 0 }, ...after] })
+  return { of: Float64Array.from({ length: most + 1 }, (_, waiting) => roughChance(given(waiting), 24)), isRough: true }
 }

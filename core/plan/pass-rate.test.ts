@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
-import { finishingRate, layerRate, passGroups, restsOn } from './pass-rate'
+import { finishingRate, layerRate, proofsOfLayers, restsOn } from './pass-rate'
 import { gatherRecord, noRecord, recordWithout, type ShopRecord } from './shop-record'
 import { passesOf } from '../edition/passes'
 import { startAnswers } from './start'
@@ -9,6 +9,7 @@ const plan = { method: 'reduction' as const, work: 'press' as const, expected: n
 const record = (passed: number, rejected: number, printers = {}): ShopRecord => ({
   methods: [{ method: 'reduction', work: 'press', passes: { passed, rejected }, printers }],
   finishing: { passed: 58, rejected: 2 },
+  proofs: { layers: 0, sheets: 0 },
 })
 
 describe('a pass rate', () => {
@@ -18,7 +19,7 @@ describe('a pass rate', () => {
     expect(restsOn(rate)).toBe('a guess, worth 25 pulls')
     expect(layerRate({ ...plan, work: 'beginners' }, noRecord, null).rate).toBeCloseTo(0.8)
     expect(
-      startAnswers(passGroups(4, rate, { ...finishingRate(plan, noRecord), passed: 29, rejected: 1 }), 30).answers[1]!
+      startAnswers({ rate, proofs: [0, 0, 0, 0], finishing: { passed: 29, rejected: 1 }, needed: 30 }).answers[1]!
         .sheets,
     ).toBe(62)
   })
@@ -68,12 +69,71 @@ describe('the shop’s record', () => {
     })
   })
 
+  it('loses no loss: what is spoiled between presses counts at the layer it last carried, else in finishing', () => {
+    const table = new PressTable({ size: 3 }).tear(9)
+    table.must('add-layer', { name: 'slate', blocks: [] })
+    const second = table.edition.layers[1]!.id
+    for (let sheet = 1; sheet <= 8; sheet++) table.pull(sheet)
+    for (const sheet of [3, 4, 5, 6, 7]) table.pull(sheet, { layerId: second, wetOnWet: true })
+    const told = () => {
+      const { printers, finishing } = passesOf(table.edition)
+      return [printers.p1!.passed, printers.p1!.rejected, finishing.passed, finishing.rejected]
+    }
+    expect(told()).toEqual([13, 0, 0, 0])
+    const spoil = (sheetId: number) => table.must('spoil-sheet', { sheetId, fault: 'handling', reason: '' })
+    spoil(1)
+    expect(told()).toEqual([12, 1, 0, 0])
+    table.must('curate', { sheetId: 2, verdict: 'reject', reason: 'a thin patch' })
+    expect(told()).toEqual([11, 2, 0, 0])
+    spoil(3)
+    table.must('curate', { sheetId: 4, verdict: 'reject', reason: 'out of register' })
+    expect(told()).toEqual([11, 2, 0, 2])
+    // Before any layer it has cost its paper only, which is no question of how pulls pass.
+    spoil(9)
+    expect(told()).toEqual([11, 2, 0, 2])
+    table.must('recover-sheet', { sheetId: 1, reason: 'flattened' })
+    expect(told()).toEqual([12, 1, 0, 2])
+    const pullOn = (sheetId: number) => table.edition.sheets[sheetId - 1]!.pulls.at(-1)!
+    const judge = (pullId: string) =>
+      table.must('judge-pull', { pullId, verdict: 'reject', faults: ['salt'], rescued: null, reason: '' })
+    judge(pullOn(5))
+    expect(told()).toEqual([11, 2, 0, 2])
+    // Curated out after its pull was rejected is lost once, and at the press.
+    table.must('curate', { sheetId: 5, verdict: 'reject', reason: '' })
+    expect(told()).toEqual([11, 2, 0, 2])
+    table.must('curate', { sheetId: 5, verdict: 'good', reason: 'it reads well after all' })
+    expect(told()).toEqual([12, 1, 1, 2])
+  })
+
+  it('tells how many sheets the proofs of later layers took', () => {
+    const table = new PressTable({ size: 3 }).tear(9)
+    table.must('add-layer', { name: 'slate', blocks: [] })
+    const second = table.edition.layers[1]!.id
+    for (let sheet = 1; sheet <= 6; sheet++) table.pull(sheet)
+    table.pull(9, { kind: 'proof' })
+    table.pull(1, { kind: 'proof', layerId: second })
+    table.pull(2, { kind: 'proof', layerId: second })
+    expect(passesOf(table.edition).proofs).toEqual({ layers: 0, sheets: 0 })
+    table.pull(3, { layerId: second, wetOnWet: true })
+    expect(passesOf(table.edition).proofs).toEqual({ layers: 1, sheets: 2 })
+  })
+
+  it('reckons two proofs a later layer until the room has had three of them, then their mean', () => {
+    const took = (layers: number, sheets: number) => proofsOfLayers(3, { proofs: { layers, sheets } })
+    expect(took(0, 0)).toEqual([0, 2, 2])
+    expect(took(2, 9)).toEqual([0, 2, 2])
+    expect(took(4, 3)).toEqual([0, 1, 1])
+    expect(took(4, 12)).toEqual([0, 3, 3])
+    expect(took(5, 0)).toEqual([0, 0, 0])
+  })
+
   it('adds editions and past totals, and takes one edition out again', () => {
     const edition = (passed: number, rejected: number) => ({
       method: 'single' as const,
       work: 'press' as const,
       printers: { p1: { passed, rejected } },
       finishing: { passed: 5, rejected: 1 },
+      proofs: { layers: 2, sheets: 3 },
     })
     const past = {
       id: 'x',
@@ -96,6 +156,7 @@ describe('the shop’s record', () => {
         },
       ],
       finishing: { passed: 40, rejected: 4 },
+      proofs: { layers: 4, sheets: 6 },
     })
     expect(recordWithout(all, edition(7, 3))).toEqual(gatherRecord([edition(20, 2)], [past]))
   })

@@ -1,4 +1,3 @@
-import type { PassGroup } from './odds'
 import type { EditionPlan } from './plan'
 import type { Passes, ShopRecord } from './shop-record'
 import { guessPulls, usualFinishing, usualRates } from './work'
@@ -77,12 +76,19 @@ export function finishingRate(plan: Pick<EditionPlan, 'finishing'>, record: Shop
   return basis(stated.rate, stated.pulls, plan.finishing !== null, record.finishing, none, 'room')
 }
 
-/** The groups of an edition in the order sheets meet them: its layers, then finishing. */
-export function passGroups(layers: number, layer: RateBasis, finishing: RateBasis): PassGroup[] {
-  return [
-    { layers, passed: layer.passed, rejected: layer.rejected },
-    { layers: 1, passed: finishing.passed, rejected: finishing.rejected },
-  ]
+/** Sheets that the proofs of a later layer take, until the room has had three of them. */
+export const usualProofs = 2
+const layersNeeded = 3
+
+/** Sheets that the proofs of one layer take out of the stack: none of the first, which is proved on blank paper. */
+export function proofsOfLayer(number: number, { proofs }: Pick<ShopRecord, 'proofs'>): number {
+  if (number <= 1) return 0
+  return proofs.layers < layersNeeded ? usualProofs : Math.max(0, Math.ceil(proofs.sheets / proofs.layers - 1e-9))
+}
+
+/** The same of every layer, in order. */
+export function proofsOfLayers(layers: number, record: Pick<ShopRecord, 'proofs'>): number[] {
+  return Array.from({ length: layers }, (_, i) => proofsOfLayer(i + 1, record))
 }
 
 /** What a rate rests on, in words: “a guess, worth 25 pulls”, “from 214 pulls in this room and a guess worth 25”. */

@@ -74,7 +74,7 @@ export const planDefaults: Pick<
 }
 
 /** Good prints the printer must reach: the edition and the proofs promised. */
-export function goal(plan: EditionPlan): number {
+export function goal(plan: Pick<EditionPlan, 'size' | 'proofs'>): number {
   return plan.size + plan.proofs.AP + plan.proofs.PP + plan.proofs.HC
 }
 

@@ -15,15 +15,27 @@ export interface EditionPasses {
   /** By the person who pulled. */
   printers: Record<string, Passes>
   finishing: Passes
+  proofs: ProofsTaken
+}
+
+/** Sheets that proofs took out of the stack, and of how many layers, the first of each edition left out. */
+export interface ProofsTaken {
+  layers: number
+  sheets: number
 }
 
 /** The shop's own past, for the rates that plans start from. Printers are persons' ids. */
 export interface ShopRecord {
   methods: { method: Method; work: Work; passes: Passes; printers: Record<string, Passes> }[]
   finishing: Passes
+  proofs: ProofsTaken
 }
 
-export const noRecord: ShopRecord = { methods: [], finishing: { passed: 0, rejected: 0 } }
+export const noRecord: ShopRecord = {
+  methods: [],
+  finishing: { passed: 0, rejected: 0 },
+  proofs: { layers: 0, sheets: 0 },
+}
 
 function add(to: Passes, more: Passes, sign = 1): void {
   to.passed += sign * more.passed
@@ -34,6 +46,7 @@ function add(to: Passes, more: Passes, sign = 1): void {
 export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly PastEdition[]): ShopRecord {
   const methods: ShopRecord['methods'] = []
   const finishing: Passes = { passed: 0, rejected: 0 }
+  const proofs: ProofsTaken = { layers: 0, sheets: 0 }
   const lineFor = (method: Method, work: Work) => {
     let line = methods.find((known) => known.method === method && known.work === work)
     if (!line) methods.push((line = { method, work, passes: { passed: 0, rejected: 0 }, printers: {} }))
@@ -46,12 +59,14 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
       add((line.printers[printer] ??= { passed: 0, rejected: 0 }), passes)
     }
     add(finishing, edition.finishing)
+    proofs.layers += edition.proofs.layers
+    proofs.sheets += edition.proofs.sheets
   }
   for (const edition of past) {
     add(lineFor(edition.method, edition.work).passes, { passed: edition.passed, rejected: edition.rejected })
     add(finishing, { passed: edition.finished, rejected: edition.lost })
   }
-  return { methods, finishing }
+  return { methods, finishing, proofs }
 }
 
 /** The record without one edition's own share, which is reckoned by itself. */
@@ -68,5 +83,9 @@ export function recordWithout(record: ShopRecord, own: EditionPasses): ShopRecor
   })
   const finishing = { ...record.finishing }
   add(finishing, own.finishing, -1)
-  return { methods, finishing }
+  const proofs = {
+    layers: record.proofs.layers - own.proofs.layers,
+    sheets: record.proofs.sheets - own.proofs.sheets,
+  }
+  return { methods, finishing, proofs }
 }

@@ -4,8 +4,8 @@ import { isLive, newestPulls } from '../edition/pull'
 import { layerNumber } from '../edition/layer'
 import { goal, planDefaults } from '../plan/plan'
 import { noRecord, type Passes, type ShopRecord } from '../plan/shop-record'
-import { chanceOfStack, type Piles } from '../plan/odds'
-import { finishingRate, layerRate, type RateBasis } from '../plan/pass-rate'
+import { type Chance, chanceOf, chancesUpTo, type Course } from '../plan/odds'
+import { finishingRate, layerRate, proofsOfLayer, type RateBasis } from '../plan/pass-rate'
 import { tallied, talliedUnder } from '../edition/tally'
 import { pace, pacePulls } from './pace'
 
@@ -15,12 +15,23 @@ export interface Stack {
   goal: number
   /** Prints that nothing can take any more: numbered, or curated good with every layer on them. */
   certain: number
-  /** Every other sheet alive, doubtful ones too, by the layers it still has to meet; all have finishing before them. */
-  piles: Piles
+  /** Other sheets alive that carry every layer, doubtful ones too: only finishing lies before them. */
+  printed: number
+  /** Every layer of the edition, those planned and not yet added too, with the sheets alive that wait for it. */
+  layers: LayerInHand[]
   /** This edition's own pulls. */
   own: Passes
   /** Who pulled last, whose own rate is then reckoned with. */
   printer: string | null
+}
+
+/** One layer as the stack in hand has it. */
+export interface LayerInHand {
+  waiting: number
+  /** True once it is being pulled: it needs no more proofs. */
+  isBegun: boolean
+  /** Sheets that its proofs took already. */
+  proofed: number
 }
 
 export interface Outlook {
@@ -31,6 +42,8 @@ export interface Outlook {
   chance: number
   /** The same when the doubtful sheets are given up. */
   chanceWithoutDoubtful: number
+  /** True when the stack is so large that the chances are reckoned roughly. */
+  isRough: boolean
   rate: RateBasis
   /** Minutes a pull takes, or null while unknown. */
   pace: number | null
@@ -40,11 +53,20 @@ export interface Outlook {
 export function stackOf(state: EditionState, withDoubtful = true): Stack {
   const still = Math.max(0, (state.plan?.layersPlanned ?? 1) - state.layers.length)
   const kinds = ['to go', ...(withDoubtful ? ['doubtful, to go'] : []), ...(still > 0 ? ['curated, to go'] : [])]
-  const piles: number[] = []
+  const layers: LayerInHand[] = Array.from({ length: state.layers.length + still }, (_, i) => {
+    const id = state.layers[i]?.id
+    return {
+      waiting: 0,
+      isBegun: id !== undefined && tallied(state, `pulled ${id}`) > 0,
+      proofed: id === undefined ? 0 : tallied(state, `proofed ${id}`),
+    }
+  })
+  let printed = 0
   for (const kind of kinds)
-    for (const [layers, sheets] of talliedUnder(state, `${kind} `)) {
-      const toGo = Number(layers) + still
-      piles[toGo] = (piles[toGo] ?? 0) + sheets
+    for (const [lacking, sheets] of talliedUnder(state, `${kind} `)) {
+      const next = layers[state.layers.length - Number(lacking)]
+      if (next) next.waiting += sheets
+      else printed += sheets
     }
   const own = { passed: 0, rejected: 0 }
   for (const { passed, rejected } of Object.values(passesOf(state).printers)) {
@@ -55,24 +77,32 @@ export function stackOf(state: EditionState, withDoubtful = true): Stack {
   return {
     goal: state.plan ? goal(state.plan) : 0,
     certain: tallied(state, 'certain') + (still === 0 ? tallied(state, 'curated, to go 0') : 0),
-    piles: Array.from(piles, (sheets) => sheets ?? 0),
+    printed,
+    layers,
     own,
     printer: newest?.by ?? null,
   }
 }
 
+type Reckoning = Parameters<typeof layerRate>[0] & Parameters<typeof finishingRate>[0]
+
+/** What a stack has yet to come through, from the layer of that place on. */
+export function courseOf(stack: Stack, plan: Reckoning, record: ShopRecord, from = 0): Course {
+  return {
+    rate: layerRate(plan, record, stack.printer, stack.own),
+    layers: stack.layers.slice(from).map(({ waiting, isBegun, proofed }, i) => ({
+      waiting,
+      proofs: isBegun ? 0 : Math.max(0, proofsOfLayer(from + i + 1, record) - proofed),
+    })),
+    printed: stack.printed,
+    finishing: finishingRate(plan, record),
+    needed: stack.goal - stack.certain,
+  }
+}
+
 /** The chance that a stack reaches its goal. */
-export function chanceFor(
-  stack: Stack,
-  plan: Parameters<typeof layerRate>[0] & Parameters<typeof finishingRate>[0],
-  record: ShopRecord,
-): number {
-  const finishing = finishingRate(plan, record)
-  return chanceOfStack(layerRate(plan, record, stack.printer, stack.own), stack.piles, stack.goal - stack.certain, {
-    layers: 1,
-    passed: finishing.passed,
-    rejected: finishing.rejected,
-  })
+export function chanceFor(stack: Stack, plan: Reckoning, record: ShopRecord): Chance {
+  return chanceOf(courseOf(stack, plan, record))
 }
 
 /**
@@ -84,7 +114,7 @@ export function outlook(state: EditionState, record: ShopRecord = noRecord, laye
   const plan = state.plan ?? { ...planDefaults, method: 'single' as const }
   const stack = stackOf(state)
   const doubtful = tallied(state, 'is doubtful') > 0
-  const chance = chanceFor(stack, plan, record)
+  const { chance, isRough } = chanceFor(stack, plan, record)
   const times = newestPulls(
     state,
     pacePulls,
@@ -94,37 +124,43 @@ export function outlook(state: EditionState, record: ShopRecord = noRecord, laye
     goal: stack.goal,
     good: tallied(state, 'good good') + tallied(state, 'good marked'),
     chance,
-    chanceWithoutDoubtful: doubtful ? chanceFor(stackOf(state, false), plan, record) : chance,
+    chanceWithoutDoubtful: doubtful ? chanceFor(stackOf(state, false), plan, record).chance : chance,
+    isRough,
     rate: layerRate(plan, record, stack.printer, stack.own),
     pace: pace(times.map((pull) => Date.parse(pull.at))),
   }
 }
 
+/** What may become of an edition when the block is cut further. */
+export interface Gate {
+  /** Sheets that wait for this layer. */
+  waiting: number
+  /** Chance if it is cut now, and they are left behind. */
+  cutNow: number
+  /** Chance if all of them are pulled first. */
+  pulledFirst: number
+  /** The fewest of them to pull so that the confidence is reached; null when all would not do. */
+  morePulls: number | null
+  isRough: boolean
+}
+
 /**
- * How many more sheets of this layer, of those in hand that carry every layer before it, would lift the chance to a
- * confidence: what a gate asks before the block is cut further.
- * @param waiting sheets that wait for the layer
- * @param layersAfter layers after it
- * @returns the fewest more pulls, 0 when there are enough already, or null when all of them would not do
+ * What a gate asks before the block is cut further (MODELS M3).
+ * @param place of the layer among the edition's, from 0
  */
-export function morePullsFor(
-  stack: Stack,
-  waiting: number,
-  layersAfter: number,
-  plan: Parameters<typeof chanceFor>[1],
-  record: ShopRecord,
-  confidence: number,
-): number | null {
-  // Sheets left unpulled at the gate can never become prints, so they are taken out and added one by one.
-  const toGo = layersAfter + 1
-  const others = (stack.piles[toGo] ?? 0) - waiting
-  for (let more = 0; more <= waiting; more++) {
-    const piles = [...stack.piles]
-    piles[toGo] = others + more
-    if (chanceFor({ ...stack, piles: Array.from(piles, (sheets) => sheets ?? 0) }, plan, record) >= confidence)
-      return more
+export function gateOf(stack: Stack, place: number, plan: Reckoning, record: ShopRecord, confidence: number): Gate {
+  const course = courseOf(stack, plan, record, place)
+  const [here, ...after] = course.layers
+  const waiting = here?.waiting ?? 0
+  const chances = chancesUpTo({ ...course, layers: [{ waiting, proofs: 0 }, ...after] }, waiting)
+  const enough = chances.of.findIndex((chance) => chance >= confidence)
+  return {
+    waiting,
+    cutNow: chances.of[0]!,
+    pulledFirst: chances.of[waiting]!,
+    morePulls: enough < 0 ? null : enough,
+    isRough: chances.isRough,
   }
-  return null
 }
 
 /** Good sheets so far at one layer: alive and not doubtful, or further on. */

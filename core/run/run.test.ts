@@ -4,8 +4,9 @@ import { flowOf } from '../edition/flow'
 import { layerAtPress, nextSheet, stackFor } from '../edition/stack'
 import { stops } from '../edition/stops'
 import { noRecord } from '../plan/shop-record'
-import { morePullsFor, outlook, stackOf } from './outlook'
+import { gateOf, outlook, stackOf } from './outlook'
 import { pace } from './pace'
+import { sheetsToStart } from './sheets-to-start'
 
 const minutes = (...at: number[]) => at.map((minute) => minute * 60_000)
 
@@ -50,16 +51,34 @@ describe('a gate', () => {
   const table = new PressTable({ size: 5, method: 'reduction', layersPlanned: 2 }).tear(14)
   for (let sheet = 1; sheet <= 5; sheet++) table.pull(sheet)
 
-  it('says how many more pulls of this layer would reach a confidence', () => {
+  it('tells both chances, and how many more pulls of this layer would reach a confidence', () => {
     const stack = stackOf(table.edition)
-    expect(stack).toMatchObject({ goal: 6, certain: 0, own: { passed: 5, rejected: 0 } })
-    expect(stack.piles).toEqual([0, 5, 9])
-    const plan = table.edition.plan!
-    const more = morePullsFor(stack, 9, 1, plan, noRecord, 0.9)!
-    expect(more).toBeGreaterThan(1)
-    expect(more).toBeLessThan(9)
-    expect(morePullsFor(stack, 9, 1, plan, noRecord, 0.999999)).toBeNull()
-    expect(morePullsFor(stack, 9, 1, plan, noRecord, 0)).toBe(0)
+    expect(stack).toMatchObject({ goal: 6, certain: 0, printed: 0, own: { passed: 5, rejected: 0 } })
+    expect(stack.layers).toEqual([
+      { waiting: 9, isBegun: true, proofed: 0 },
+      { waiting: 5, isBegun: false, proofed: 0 },
+    ])
+    const at = (confidence: number) => gateOf(stack, 0, table.edition.plan!, noRecord, confidence)
+    const { waiting, cutNow, pulledFirst, morePulls } = at(0.9)
+    // Two of the five are wanted for the next layer's proofs, so six prints cannot come of them.
+    expect([waiting, cutNow]).toEqual([9, 0])
+    expect(pulledFirst).toBeCloseTo(outlook(table.edition).chance, 9)
+    expect(morePulls).toBeGreaterThan(3)
+    expect(morePulls).toBeLessThanOrEqual(9)
+    expect(at(0.999999).morePulls).toBeNull()
+    expect(at(0).morePulls).toBe(0)
+  })
+
+  it('leaves out the proofs that were made already', () => {
+    const proofed = new PressTable({ size: 5, method: 'reduction', layersPlanned: 2 }).tear(14)
+    proofed.must('add-layer', { name: 'slate', blocks: [] })
+    const slate = proofed.edition.layers[1]!.id
+    for (let sheet = 1; sheet <= 9; sheet++) proofed.pull(sheet)
+    const chance = () => gateOf(stackOf(proofed.edition), 0, proofed.edition.plan!, noRecord, 0.9).cutNow
+    const before = chance()
+    for (const sheet of [1, 2]) proofed.pull(sheet, { kind: 'proof', layerId: slate })
+    expect(stackOf(proofed.edition).layers[1]).toEqual({ waiting: 7, isBegun: false, proofed: 2 })
+    expect(chance()).toBeCloseTo(before, 9)
   })
 
   it('tells the chance with and without the doubtful', () => {
@@ -115,5 +134,24 @@ describe('what an edition’s page tells', () => {
       },
       { label: 'Layer 1', sheets: 2, losses: [{ what: 'salt', sheets: 1 }], doubtful: 0 },
     ])
+  })
+})
+
+describe('sheets to start', () => {
+  const plan = new PressTable({ size: 20, proofs: { AP: 2, PP: 0, HC: 0 } }).edition.plan!
+
+  it('are what the room’s usual confidence asks for, until the printer chooses', () => {
+    const usual = sheetsToStart(plan, 3, noRecord, null, 0.9)
+    expect(usual).toMatchObject({ by: 'room', confidence: 0.9 })
+    expect(usual.chance!.chance).toBeGreaterThanOrEqual(0.9)
+    expect(sheetsToStart({ ...plan, start: usual.sheets! - 1 }, 3, noRecord, null, 0.9).chance!.chance).toBeLessThan(
+      0.9,
+    )
+    expect(sheetsToStart(plan, 3, noRecord, null, 0.8).sheets!).toBeLessThan(usual.sheets!)
+    expect(sheetsToStart({ ...plan, start: 30 }, 3, noRecord, null, 0.9)).toMatchObject({ sheets: 30, by: 'printer' })
+  })
+
+  it('are not known where more than 600 would be needed', () => {
+    expect(sheetsToStart({ ...plan, size: 590 }, 3, noRecord, null, 0.9)).toMatchObject({ sheets: null, chance: null })
   })
 })

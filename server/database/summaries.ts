@@ -23,7 +23,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 4
+export const summaryVersion = 5
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -39,11 +39,14 @@ export interface SummaryRow {
 }
 
 /** As it is kept: what the chance is reckoned from instead of the chance, which moves with the shop's record. */
-export interface StoredEditionSummary extends Omit<EditionSummary, 'chance'> {
+export interface StoredEditionSummary extends Omit<EditionSummary, 'chance' | 'chanceIsRough' | 'toStart'> {
   passes: EditionPasses
   stack: Stack
-  reckoning: Pick<EditionPlan, 'method' | 'work' | 'expected' | 'finishing'>
+  reckoning: Pick<EditionPlan, 'method' | 'work' | 'expected' | 'finishing' | 'size' | 'proofs' | 'start'>
 }
+
+/** What an edition without a plan is reckoned with. */
+const unplanned = { ...planDefaults, method: 'single' as const, size: 0, proofs: { AP: 0, PP: 0, HC: 0 } }
 
 function editionSummary(state: EditionState): StoredEditionSummary {
   const at = figures(state)
@@ -54,7 +57,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
   const isHere = (pull: Pull) => pull.layerId === layer?.id
   const timed = newestPulls(state, pacePulls, (pull) => isHere(pull) && isLive(pull) && pull.kind === 'pull')
   const minutes = pace(timed.map((pull) => Date.parse(pull.at)))
-  const { method, work, expected, finishing } = state.plan ?? { ...planDefaults, method: 'single' as const }
+  const { method, work, expected, finishing, size, proofs, start } = state.plan ?? unplanned
   const piece = state.piece
     ? {
         lotId: state.piece.lotId,
@@ -98,9 +101,8 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     })),
     passes: passesOf(state),
     stack: stackOf(state),
-    reckoning: { method, work, expected, finishing },
+    reckoning: { method, work, expected, finishing, size, proofs, start },
     piece,
-    start: state.plan?.start ?? null,
     lastPullAt: last?.at ?? null,
     lastPullBy: last?.by ?? null,
     changedAt: state.changedAt,

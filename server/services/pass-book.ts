@@ -4,8 +4,10 @@ import { streamKind } from '#core/ground/envelope'
 import type { StreamState } from '#core/house/streams'
 import { type EditionPasses, gatherRecord, recordWithout, type ShopRecord } from '#core/plan/shop-record'
 import { passesOf } from '#core/edition/passes'
-import type { StudioState } from '#core/stores/studio/state'
+import { type StudioState, studioDefaults } from '#core/stores/studio/state'
+import { type SheetsToStart, sheetsToStart } from '#core/run/sheets-to-start'
 import { chanceFor } from '#core/run/outlook'
+import type { Chance } from '#core/plan/odds'
 import type { EditionSummary } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
 import type { StoredEditionSummary } from '../database/summaries'
@@ -16,7 +18,8 @@ export class PassBook {
   private studio: StudioState | null = null
   private gathered: ShopRecord | null = null
   /** Chances by what they were reckoned from: a list asks for the same ones again and again. */
-  private readonly chances = new LRUCache<string, { chance: number }>({ max: 2000 })
+  private readonly chances = new LRUCache<string, Chance>({ max: 2000 })
+  private readonly starts = new LRUCache<string, SheetsToStart>({ max: 2000 })
 
   async load(db: Connections, studio: StudioState): Promise<void> {
     this.studio = studio
@@ -58,9 +61,25 @@ export class PassBook {
       line?.passes,
       stack.printer && line?.printers[stack.printer],
       record.finishing,
+      record.proofs,
     ])
     let known = this.chances.get(key)
-    if (!known) this.chances.set(key, (known = { chance: chanceFor(stack, reckoning, record) }))
-    return { ...summary, chance: known.chance }
+    if (!known) this.chances.set(key, (known = chanceFor(stack, reckoning, record)))
+    const isOpen = summary.piece !== null && summary.state !== 'closed'
+    const toStart = isOpen ? this.toStart(reckoning, stack.layers.length, record) : null
+    return { ...summary, chance: known.chance, chanceIsRough: known.isRough, toStart }
+  }
+  /** How many sheets an edition is to be started with, by the room's record and its usual confidence. */
+  private toStart(
+    reckoning: StoredEditionSummary['reckoning'],
+    layers: number,
+    record: ShopRecord,
+  ): EditionSummary['toStart'] {
+    const confidence = this.studio?.confidence ?? studioDefaults.confidence
+    const line = record.methods.find((known) => known.method === reckoning.method && known.work === reckoning.work)
+    const key = JSON.stringify(['start', reckoning, layers, line?.passes, record.finishing, record.proofs, confidence])
+    let known = this.starts.get(key)
+    if (!known) this.starts.set(key, (known = sheetsToStart(reckoning, layers, record, null, confidence)))
+    return known.sheets === null ? null : { sheets: known.sheets, by: known.by }
   }
 }

@@ -34,6 +34,7 @@ export async function describeSession(event: H3Event, room: Pressroom): Promise<
       inkGram: studio.inkGram,
       pressHour: studio.pressHour,
       labourHour: studio.labourHour,
+      confidence: studio.confidence,
     },
   }
 }

@@ -79,6 +79,7 @@ export class SetStudio {
   @IsNumber() @Min(0) @Max(10_000) inkGram!: number
   @IsNumber() @Min(0) @Max(10_000) pressHour!: number
   @IsNumber() @Min(0) @Max(10_000) labourHour!: number
+  @IsNumber() @Min(0.5) @Max(0.99) confidence!: number
 }
 
 class PastEditionTotals implements PastEditionRow {

@@ -87,10 +87,12 @@ export interface EditionSummary {
   /** Sheets that lack any layer. */
   unfinished: number
   chance: number
+  /** True when so many sheets are in hand that the chance is reckoned roughly. */
+  chanceIsRough: boolean
   minutesLeft: number | null
   due: string | null
-  /** Sheets the printer decided to start. */
-  start: number | null
+  /** Sheets to start: the printer's number, or what the room's confidence asks for; null once they are torn, or when too many. */
+  toStart: { sheets: number; by: 'printer' | 'room' } | null
   /** The piece its sheets are torn to, once planned. */
   piece: (PieceWanted & { lotId: string | null; strip: number }) | null
   /** The newest pulls, for a small tally: kind, verdict and whether it is the BAT. */

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { costOf, expectedPulls, lostAtLayer, type CostTerms } from '#core/cost/cost'
 import { gramsAnImpression, inkGuesses } from '#core/ink/amount'
-import { finishingRate, layerRate, passGroups, restsOn } from '#core/plan/pass-rate'
+import { finishingRate, layerRate, proofsOfLayer, restsOn } from '#core/plan/pass-rate'
 import { type EditionPlan, goal } from '#core/plan/plan'
-import { startAnswers } from '#core/plan/start'
-import { percent } from '~/drawings/words'
+import { chanceFrom, fewestSheets, startAnswers } from '#core/plan/start'
+import { startCourse } from '#core/run/sheets-to-start'
+import { chanceWords, percent } from '~/drawings/words'
 
 /** How many sheets to start, what that rests on, and what it costs. */
 const plan = defineModel<EditionPlan>({ required: true })
@@ -20,22 +21,18 @@ const layerCount = computed(() => Math.max(props.layers, plan.value.layersPlanne
 const wanted = computed(() => goal(plan.value))
 const rate = computed(() => layerRate(plan.value, edition.record, props.printer))
 const finishing = computed(() => finishingRate(plan.value, edition.record))
-const found = computed(() => startAnswers(passGroups(layerCount.value, rate.value, finishing.value), wanted.value))
+const course = computed(() => startCourse(plan.value, layerCount.value, edition.record, props.printer))
+const found = computed(() => startAnswers(course.value))
+const proofsTaken = computed(() => course.value.proofs.reduce((sum, sheets) => sum + sheets, 0))
 const points = computed(() =>
   Array.from(found.value.chances, (chance, sheets) => ({ sheets, chance })).slice(wanted.value),
 )
 const marks = computed(() =>
   found.value.answers.flatMap(({ confidence, sheets }) => (sheets === null ? [] : [{ confidence, sheets }])),
 )
-const chosenChance = computed(() =>
-  plan.value.start === null
-    ? null
-    : (found.value.chances[Math.min(plan.value.start, found.value.chances.length - 1)] ?? null),
-)
-const start = computed(
-  () =>
-    plan.value.start ?? marks.value.find((mark) => mark.confidence === plan.value.confidence)?.sheets ?? wanted.value,
-)
+const usual = computed(() => fewestSheets(found.value.chances, wanted.value, edition.studio.confidence))
+const start = computed(() => plan.value.start ?? usual.value ?? wanted.value)
+const startChance = computed(() => chanceFrom(course.value, start.value))
 
 const inked = 0.5
 const guess = computed(() => (plan.value.work === 'press' ? inkGuesses.press : inkGuesses.hand))
@@ -103,11 +100,23 @@ const choose = (confidence: number, sheets: number) => {
     <p v-if="plan.start !== null && plan.start < wanted" class="trouble" role="alert">
       {{ wanted }} good prints are wanted; they cannot come from {{ plan.start }} sheets.
     </p>
-    <p v-else-if="chosenChance !== null" class="said">
-      From {{ plan.start }} sheets the chance of {{ wanted }} good prints is
-      <strong>{{ percent(chosenChance) }}</strong>. Warm-up pulls are proof paper on top.
+    <p v-else-if="plan.start !== null || usual !== null" class="said">
+      From {{ start }} sheets the chance of {{ wanted }} good prints is
+      <strong>{{ chanceWords(startChance.chance, startChance.isRough) }}</strong>.
+      <template v-if="plan.start === null"
+        >That is the room’s usual {{ percent(edition.studio.confidence) }}: Paper tears as many, until you
+        choose.</template
+      >
+      <template v-if="proofsTaken > 0">{{ proofsTaken }} of them go to proofs of the later layers.</template>
+      Warm-up pulls are proof paper on top.
     </p>
-    <ChanceCurve v-if="points.length > 1" :points="points" :marks="marks" :chosen="plan.start" :goal="wanted" />
+    <ChanceCurve
+      v-if="points.length > 1"
+      :points="points"
+      :marks="marks"
+      :chosen="plan.start ?? usual"
+      :goal="wanted"
+    />
     <table class="ruled rates">
       <thead>
         <tr>
@@ -121,7 +130,12 @@ const choose = (confidence: number, sheets: number) => {
         <tr v-for="(amount, i) in lost" :key="i">
           <td>layer {{ i + 1 }}</td>
           <td class="number">{{ percent(rate.rate) }}</td>
-          <td class="soft">{{ restsOn(rate) }}</td>
+          <td class="soft">
+            {{ restsOn(rate)
+            }}<template v-if="proofsOfLayer(i + 1, edition.record) > 0"
+              >; its proofs take {{ proofsOfLayer(i + 1, edition.record) }} sheets</template
+            >
+          </td>
           <td class="number">{{ piece === null ? 'paper not chosen' : money(amount) }}</td>
         </tr>
         <tr>

@@ -5,7 +5,7 @@ import { adjustmentKinds, adjustmentWord } from '#core/print/verdicts'
 import { outlook } from '#core/run/outlook'
 import type FaultBar from '~/components/bench/FaultBar.vue'
 import { strokesOf } from '~/drawings/tally'
-import { ago, howLong, percent } from '~/drawings/words'
+import { ago, howLong, chanceWords } from '~/drawings/words'
 
 definePageMeta({ layout: 'bench' })
 const route = useRoute()
@@ -194,7 +194,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           </p>
         </div>
         <div class="chance">
-          <b>{{ percent(look.chance) }}</b>
+          <b>{{ chanceWords(look.chance, look.isRough) }}</b>
           <p>chance of {{ goal(state.plan!) }}</p>
         </div>
         <div class="routine">

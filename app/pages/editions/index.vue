@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { watchDebounced } from '~/composables/debounced'
 import type { EditionsReply, EditionSummary } from '#shared/replies/replies'
-import { ago, percent } from '~/drawings/words'
+import { ago, chanceWords } from '~/drawings/words'
 
 useHead({ title: 'Editions · Ample Tally' })
 const route = useRoute()
@@ -114,7 +114,9 @@ function standing(edition: EditionSummary): string {
           <td class="number">{{ edition.goal }}</td>
           <td class="number">{{ edition.made }}</td>
           <td>{{ standing(edition) }}</td>
-          <td class="number">{{ edition.state === 'pulling' ? percent(edition.chance) : '' }}</td>
+          <td class="number">
+            {{ edition.state === 'pulling' ? chanceWords(edition.chance, edition.chanceIsRough) : '' }}
+          </td>
           <td class="number soft">{{ ago(edition.changedAt) }}</td>
         </tr>
       </tbody>

@@ -16,14 +16,17 @@ export interface StudioSettings {
   inkGram: number
   pressHour: number
   labourHour: number
+  /** How sure a goal is to be reached, as a rule: what the sheets to start are reckoned for. 0 to 1. */
+  confidence: number
 }
 
 /** What was not asked of a studio before. */
-export const studioDefaults: Pick<StudioSettings, 'unit' | 'inkGram' | 'pressHour' | 'labourHour'> = {
+export const studioDefaults: Pick<StudioSettings, 'unit' | 'inkGram' | 'pressHour' | 'labourHour' | 'confidence'> = {
   unit: 'mm',
   inkGram: 0,
   pressHour: 0,
   labourHour: 0,
+  confidence: 0.9,
 }
 
 /** The studio's own stream. Names and secrets of people live outside the ledger, under their ids. */

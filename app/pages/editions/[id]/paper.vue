@@ -3,8 +3,11 @@ import { evenMargins, type PiecePlan, usualFoot } from '#core/paper/piece'
 import { noEdges, usualStrip } from '#core/paper/tear-request'
 import type { TearPlan } from '#core/paper/tear-plan'
 import { goal } from '#core/plan/plan'
+import { sheetsToStart } from '#core/run/sheets-to-start'
+import { percent } from '~/drawings/words'
 
 const edition = useEdition()
+const session = useSession()
 const supplies = useSupplies()
 const units = useUnits()
 const { busy, fault, field, giving } = useGiving()
@@ -29,7 +32,19 @@ const showLot = ref(false)
 const counting = ref(false)
 const changed = computed(() => !sameContent(piece.value, edition.state!.piece))
 const lot = computed(() => supplies.lots.find((known) => known.id === piece.value.lotId))
-const wanted = computed(() => edition.state!.plan!.start ?? goal(edition.state!.plan!))
+const toStart = computed(() => {
+  const { plan, layers } = edition.state!
+  const count = Math.max(layers.length, plan!.layersPlanned)
+  return sheetsToStart(plan!, count, edition.record, session.person?.id ?? null, edition.studio.confidence)
+})
+const wanted = computed(() => toStart.value.sheets ?? goal(edition.state!.plan!))
+const wantedWords = computed(() => {
+  const { sheets, by, confidence } = toStart.value
+  if (sheets === null) return `${wanted.value} good prints are wanted; more than 600 sheets would be needed to be sure`
+  return by === 'printer'
+    ? `${sheets} sheets are to be started, as the printer chose under Plan`
+    : `${sheets} sheets are to be started: the room’s usual ${percent(confidence)} chance of ${goal(edition.state!.plan!)}, until Plan says otherwise`
+})
 /** What is still to tear; once all is torn, the plan stands for the whole edition. */
 const stillToTear = computed(() =>
   edition.state!.made < wanted.value ? wanted.value - edition.state!.made : wanted.value,
@@ -69,11 +84,7 @@ async function counted() {
     <section class="part">
       <div class="part-head">
         <h2>The sheet</h2>
-        <p>
-          {{ wanted }}
-          {{ edition.state!.plan!.start === null ? 'good prints are wanted' : 'sheets are to be started' }};
-          {{ edition.state!.made }} are torn so far
-        </p>
+        <p>{{ wantedWords }}; {{ edition.state!.made }} torn so far</p>
       </div>
       <OpenForm @submit.prevent="keep">
         <PieceForm v-model="piece" :lots="supplies.lots" :fault="fault" :fault-field="field" />

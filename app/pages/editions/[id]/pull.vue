@@ -8,9 +8,9 @@ import { setupInForce } from '#core/edition/layer'
 import { flowOf } from '#core/edition/flow'
 import { faultWord } from '#core/print/faults'
 import { restsOn } from '#core/plan/pass-rate'
-import { goodAt, morePullsFor, outlook, stackOf } from '#core/run/outlook'
+import { gateOf, goodAt, outlook, stackOf } from '#core/run/outlook'
 import { strokesOf } from '~/drawings/tally'
-import { howLong, percent } from '~/drawings/words'
+import { chanceWords, howLong, percent } from '~/drawings/words'
 
 const edition = useEdition()
 const session = useSession()
@@ -51,18 +51,17 @@ const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
 const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
 const drying = computed(() => tallied(state.value, 'is drying'))
-/** What the gate asks: how many of the sheets still waiting for this layer must be pulled before it is cut away. */
+/** What the gate asks before the block is cut further. */
+const gate = computed(() => {
+  const place = state.value.layers.findIndex((l) => l.id === layerId.value)
+  return gateOf(stackOf(state.value), place, state.value.plan!, edition.record, edition.studio.confidence)
+})
 const gateWords = computed(() => {
-  const plan = state.value.plan!
-  const after =
-    Math.max(state.value.layers.length, plan.layersPlanned) -
-    state.value.layers.findIndex((l) => l.id === layerId.value) -
-    1
-  const more = morePullsFor(stackOf(state.value), toPull.value, after, plan, edition.record, 0.9)
-  if (more === null) return toPull.value > 0 ? `Even all ${toPull.value} still waiting would not lift it to 90 %.` : ''
-  return more === 0
-    ? 'That is 90 % or more without another pull.'
-    : `${more} more pulled and good would lift it to 90 %.`
+  const { waiting, morePulls } = gate.value
+  const sure = percent(edition.studio.confidence)
+  if (morePulls === 0) return `That is ${sure} or more without another pull.`
+  if (morePulls !== null) return `${morePulls} more pulled first would lift it to ${sure}.`
+  return waiting > 0 ? `Even all ${waiting} pulled first would not lift it to ${sure}.` : ''
 })
 const spoilable = computed(() =>
   state.value.sheets.filter((s) =>
@@ -162,7 +161,7 @@ const spoil = async () => {
             >to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * toPull) }}</template></span
           >
           <span class="c"
-            ><b>{{ percent(look.chance) }}</b
+            ><b>{{ chanceWords(look.chance, look.isRough) }}</b
             >chance of {{ look.goal }}</span
           >
         </div>
@@ -206,11 +205,11 @@ const spoil = async () => {
       <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate">
         <strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive,
         {{ edition.at?.doubtful }} of them doubtful, {{ drying }} drying, {{ look.goal }} wanted. Chance
-        {{ percent(look.chance)
-        }}<template v-if="toPull > 0"> if the {{ toPull }} still waiting are pulled too</template>, without the doubtful
-        {{ percent(look.chanceWithoutDoubtful) }}. {{ gateWords }}
-        <template v-if="toPull > 0">What still waits for this layer is left behind by the cut. </template>Once cut, no
-        more of this layer can ever be pulled.
+        <strong>{{ chanceWords(gate.cutNow, gate.isRough) }}</strong> if it is cut now<template v-if="gate.waiting > 0"
+          >, which leaves the {{ gate.waiting }} still waiting behind, and
+          <strong>{{ chanceWords(gate.pulledFirst, gate.isRough) }}</strong> if they are pulled first</template
+        >; without the doubtful {{ chanceWords(look.chanceWithoutDoubtful, look.isRough) }}. {{ gateWords }} Once cut,
+        no more of this layer can ever be pulled.
       </p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <OpenForm @submit.prevent="spoil">

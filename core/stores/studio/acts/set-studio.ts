@@ -7,6 +7,7 @@ import { studio } from '../stream'
 
 const studioSet = defineEvent(studio, 'studio-set', (state, data: StudioSettings) => changed(state, data), [
   (data) => ({ ...data, ...studioDefaults }),
+  (data) => ({ confidence: studioDefaults.confidence, ...data }),
 ])
 
 /** The room's customs and prices are set. */
