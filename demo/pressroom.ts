@@ -90,7 +90,10 @@ async function stock(desk: Desk, manager: string): Promise<Stores> {
       }),
     )
   }
-  const shelf = { tubs: new Map(starterInks.map((ink) => [ink.name, { ...ink, card: null }])), batches: new Map() }
+  const shelf = {
+    tubs: new Map(starterInks.map((ink) => [ink.name, { ...ink, card: null, family: 'oil' as const, limits: null }])),
+    batches: new Map(),
+  }
   const batch = (name: string, components: [string, number][]) => {
     const weighed = components.map(([ink, grams]) => ({
       tubId: tubs.get(ink)!,

@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue'
 import { correct, fractionsOf, weightsOf } from '#core/ink/recipe'
-import { mixWarnings } from '#core/ink/suits'
-import type { Component } from '#core/ink/component'
+import { componentWarnings } from '#core/ink/mix-check'
+import type { Poured } from '#core/ink/component'
 import type { InkFamily } from '#core/ink/family'
 import { grams } from '~/drawings/words'
 
@@ -39,7 +39,7 @@ export const blankMix = (): MixForm => ({
 const toMg = (grams: number) => Math.round(grams * 1000)
 
 /** The tub and the left-over a line names; `tub:<id>`, `batch:<id>`, or free text. */
-export function sourceOf(row: Pick<RecipeRow, 'source'>): Pick<Component, 'tubId' | 'batchId'> {
+export function sourceOf(row: Pick<RecipeRow, 'source'>): Pick<Poured, 'tubId' | 'batchId'> {
   const [kind, id] = row.source.split(':')
   return { tubId: kind === 'tub' ? id! : null, batchId: kind === 'batch' ? id! : null }
 }
@@ -47,7 +47,7 @@ export function sourceOf(row: Pick<RecipeRow, 'source'>): Pick<Component, 'tubId
 /** What a recipe comes to: shares, weights to pour, what was over-poured, its colour and warnings. */
 export function useMixing() {
   const supplies = useSupplies()
-  const { mixed } = useShelf()
+  const { mixed, shelf } = useShelf()
   const form = ref(blankMix())
 
   const nameOf = (row: RecipeRow) => {
@@ -89,10 +89,10 @@ export function useMixing() {
     correction.value && 'add' in correction.value ? correction.value.add.map(Math.round) : targets.value,
   )
 
-  const components = computed<Component[]>(() =>
+  const components = computed<Poured[]>(() =>
     used.value.map((row, i) => ({ ...sourceOf(row), name: nameOf(row), milligrams: targets.value[i]! })),
   )
-  const weighed = computed<Component[]>(() =>
+  const weighed = computed<Poured[]>(() =>
     used.value
       .map((row) => ({ ...sourceOf(row), name: nameOf(row), milligrams: row.poured }))
       .filter((component) => component.milligrams > 0),
@@ -101,15 +101,7 @@ export function useMixing() {
   const made = computed(() => (weighed.value.length > 0 ? mixed(weighed.value) : null))
 
   const warnings = computed(() =>
-    mixWarnings(
-      form.value.family,
-      used.value.flatMap((row, i) => {
-        const tub = supplies.tubs.find((known) => known.id === sourceOf(row).tubId)
-        return tub
-          ? [{ name: tub.name, nature: tub.nature, family: tub.family, share: fractions.value[i]!, limits: tub.limits }]
-          : []
-      }),
-    ).concat(
+    componentWarnings(form.value.family, components.value, shelf.value).concat(
       used.value.flatMap((row, i) => {
         const tub = supplies.tubs.find((known) => known.id === sourceOf(row).tubId)
         if (!tub) return []

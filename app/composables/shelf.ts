@@ -3,7 +3,7 @@ import { hexOf } from '#core/ink/colour'
 import { film, type Pigment } from '#core/ink/kubelka-munk'
 import { black } from '#core/ink/draw-down'
 import { reflectanceOf } from '#core/ink/reconstruct'
-import type { Component } from '#core/ink/component'
+import type { InMix } from '#core/ink/component'
 import { type KnownMix, mixFrom, predictedBatch, type Shelf, pigmentOf } from '#core/ink/shelf'
 import type { TubSummary } from '#shared/replies/replies'
 
@@ -20,7 +20,7 @@ export function useShelf() {
     tubs: new Map(supplies.tubs.map((tub) => [tub.id, tub])),
     batches: new Map(supplies.batches.map((batch) => [batch.id, batch])),
   }))
-  const mixed = (components: readonly Component[]): KnownMix | null => mixFrom(components, shelf.value)
+  const mixed = (components: readonly InMix[]): KnownMix | null => mixFrom(components, shelf.value)
   const ofBatch = (id: string | null): KnownMix | null => {
     const batch = id === null ? undefined : shelf.value.batches.get(id)
     return batch ? predictedBatch(batch, shelf.value, id === null ? [] : [id]) : null

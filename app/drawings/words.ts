@@ -32,6 +32,12 @@ export function grams(milligrams: number): string {
   return `${(milligrams / 1000).toFixed(1)} g`
 }
 
+/** What is left of an ink: weighed, or reckoned from the pulls since. */
+export function leftWords({ milligrams, of, pulls }: { milligrams: number; of: number; pulls: number }): string {
+  if (pulls === 0) return `${grams(of)} left`
+  return `about ${Math.round(milligrams / 1000)} g of ${grams(of)} left, by ${pulls} ${pulls === 1 ? 'pull' : 'pulls'}`
+}
+
 export function date(iso: string | null): string {
   return iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }) : ''
 }

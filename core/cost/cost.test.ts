@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { gramsAnImpression } from '../ink/amount'
-import { costOf, costOfPull, expectedPulls, lostAtLayer } from './cost'
+import { costOf, costOfPull, lostAtLayer } from './cost'
 
 const terms = { piece: 1, inkGrams: 2, inkGram: 0.1, minutesPerPull: 6, pressHour: 5, labourHour: 15, layers: 3 }
 
@@ -13,11 +13,6 @@ describe('what an edition costs', () => {
 
   it('loses more with every layer that is already on the sheet', () => {
     expect(lostAtLayer(terms).map((cost) => Number(cost.toFixed(2)))).toEqual([3.2, 5.4, 7.6])
-  })
-
-  it('expects fewer pulls at each layer', () => {
-    expect(expectedPulls(100, 3, 0.9)).toBeCloseTo(271)
-    expect(expectedPulls(100, 1, 0.5)).toBe(100)
   })
 })
 

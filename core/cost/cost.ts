@@ -35,10 +35,3 @@ export function costOf(terms: CostTerms, sheets: number, pulls: number, good: nu
 export function lostAtLayer(terms: CostTerms): number[] {
   return Array.from({ length: terms.layers }, (_, i) => terms.piece + (i + 1) * costOfPull(terms))
 }
-
-/** Pulls to expect when sheets start and each layer passes with a rate: a sheet is pulled until it is rejected. */
-export function expectedPulls(sheets: number, layers: number, rate: number): number {
-  let pulls = 0
-  for (let layer = 0; layer < layers; layer++) pulls += sheets * rate ** layer
-  return pulls
-}

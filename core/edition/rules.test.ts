@@ -274,8 +274,12 @@ describe('rule 10: no more ink than was mixed', () => {
         { tubId: null, batchId: null, name: 'base', milligrams: 60_000 },
       ],
     })
-    expect(code(batch('draw-ink', { milligrams: 80_101, editionStream: table.stream, note: '' }))).toBe('not-enough')
-    expect(code(batch('draw-ink', { milligrams: 80_000, editionStream: table.stream, note: '' }))).toBeUndefined()
+    expect(code(batch('draw-ink', { milligrams: 80_101, editionStream: table.stream, layerId: null, note: '' }))).toBe(
+      'not-enough',
+    )
+    expect(
+      code(batch('draw-ink', { milligrams: 80_000, editionStream: table.stream, layerId: null, note: '' })),
+    ).toBeUndefined()
     expect(code(batch('reweigh-batch', { milligrams: 90_000, reason: 'scale' }))).toBe('more-than-mixed')
   })
 })

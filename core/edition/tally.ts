@@ -162,7 +162,7 @@ export function sheetOddities(state: EditionState, { sheet, place, layers, verdi
 
 /** What one sheet counts as. */
 function sheetKeys(state: EditionState, standing: Standing): string[] {
-  const { sheet, place, layers, verdict } = standing
+  const { sheet, place, verdict } = standing
   const keys = [`is ${place.kind}`]
   const row = rowOf(place)
   if (row) keys.push(`row ${row.key}`)

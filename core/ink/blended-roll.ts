@@ -19,22 +19,19 @@ function smoothstep(from: number, to: number, at: number): number {
 
 /**
  * How much of each ink lies at one place on the roller. Neighbours meet half-way between their middles, over a zone as
- * wide as the blend.
+ * wide as the blend; where zones overlap the shares are normalised, so that the strip reads the same from either end.
  * @param at place as a share of the roller's width
  * @param blend width of each zone where two inks meet, as a share of the roller's width
  * @returns shares that add up to 1
  */
 export function sharesAt(stripes: readonly Stripe[], at: number, blend: number): number[] {
-  const shares = stripes.map(() => 0)
-  let left = 1
-  for (let i = 0; i < stripes.length - 1; i++) {
-    const middle = (stripes[i]!.at + stripes[i + 1]!.at) / 2
-    const beyond = smoothstep(middle - blend / 2, middle + blend / 2, at)
-    shares[i] = left * (1 - beyond)
-    left *= beyond
-  }
-  shares[stripes.length - 1] = left
-  return shares
+  const beyond = stripes.slice(1).map((stripe, i) => {
+    const middle = (stripes[i]!.at + stripe.at) / 2
+    return smoothstep(middle - blend / 2, middle + blend / 2, at)
+  })
+  const weights = stripes.map((_, i) => (beyond[i - 1] ?? 1) * (1 - (beyond[i] ?? 0)))
+  const whole = weights.reduce((sum, weight) => sum + weight, 0)
+  return weights.map((weight) => weight / whole)
 }
 
 /** A blended roll on paper, from the roller's left end to its right. @returns one reflectance for each place */

@@ -14,6 +14,22 @@ const rose: Film = { pigment: mix(['rose', 1], ['transparent base', 8]), thickne
 const hiding: Film = { pigment: mix(['hiding white', 9], ['deep blue', 0.2]), thickness: 14 }
 const apart = (a: Float64Array, b: Float64Array) => deltaE(labOf(a), labOf(b))
 
+describe('the clear inks of the first shelf', () => {
+  const clear = ['clear yellow', 'rose', 'violet', 'deep blue', 'clear blue', 'green', 'transparent base', 'extender']
+  const pairs = clear.flatMap((one, i) => clear.slice(i + 1).map((other) => [one, other] as const))
+
+  it.each(pairs)('%s and %s look the same in either order at full strength', (one, other) => {
+    const [a, b] = [starterInk(one)!.pigment, starterInk(other)!.pigment]
+    for (const paper of [cream, white])
+      expect(apart(film(film(paper, a, 8), b, 8), film(film(paper, b, 8), a, 8))).toBeLessThan(1)
+  })
+
+  it('and hiding inks do not', () => {
+    const [a, b] = [starterInk('hiding white')!.pigment, starterInk('deep blue')!.pigment]
+    expect(apart(film(film(cream, a, 8), b, 8), film(film(cream, b, 8), a, 8))).toBeGreaterThan(20)
+  })
+})
+
 describe('overlaps', () => {
   it('are all there, the bare paper first, each built on what lies beneath', () => {
     const seen = overlaps(cream, [glaze, rose], [1, 0])

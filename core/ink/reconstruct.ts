@@ -11,7 +11,7 @@ import { bands, type Spectrum, toLinear } from './spectrum'
 const known = new Map<string, Spectrum>()
 
 /** Darker or lighter than these no pigment on paper comes, and Newton's method would run off towards infinity. */
-const darkest = 0.0003
+const darkest = 0.0001
 const lightest = 0.9975
 
 const size = bands + 3

@@ -14,6 +14,23 @@ const stripe = (name: string, at: number): Stripe => ({
 const paper = reflectanceOf('#f4efe2')
 
 describe('a blended roll', () => {
+  it('reads the same from either end, also where its zones overlap', () => {
+    const inks = [stripe('clear yellow', 0.2), stripe('rose', 0.35), stripe('deep blue', 0.9)]
+    const turned = inks.map((one) => ({ ...one, at: 1 - one.at })).reverse()
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (at, blend) => {
+          const there = sharesAt(inks, at, blend)
+          const back = sharesAt(turned, 1 - at, blend).reverse()
+          there.forEach((share, i) => expect(share).toBeCloseTo(back[i]!, 9))
+          expect(there.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12)
+        },
+      ),
+    )
+  })
+
   it('shares add up to 1, each ink is pure at its own middle, and the blend widens', () => {
     const three = [stripe('clear yellow', 0.1), stripe('rose', 0.5), stripe('deep blue', 0.9)]
     fc.assert(

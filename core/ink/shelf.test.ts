@@ -3,25 +3,32 @@ import { deltaE, hexOf, labOf, labOfHex } from '../ink/colour'
 import { film, mixOf } from '../ink/kubelka-munk'
 import { starterInk } from '../ink/pigments'
 import { reflectanceOf } from '../ink/reconstruct'
-import type { Component } from './component'
+import type { InMix } from './component'
 import { mixFrom, predictedBatch, type Shelf } from './shelf'
 
 const tub = (name: string, more: Partial<{ nature: 'pigment' | 'base'; density: number }> = {}) => ({
   name,
   nature: 'pigment' as const,
+  family: 'oil' as const,
+  limits: null,
   card: null,
   tinting: 1,
   density: 1.1,
   ...more,
 })
-const of = (name: string, milligrams: number, from: Partial<Component> = {}): Component => ({
+const of = (name: string, milligrams: number, from: Partial<InMix> = {}): InMix => ({
   tubId: null,
   batchId: null,
   name,
   milligrams,
   ...from,
 })
-const rust = { components: [of('warm red', 4_000, { tubId: 't1' }), of('transparent base', 6_000)], drawDown: null }
+const rust = {
+  name: 'rust',
+  family: 'oil' as const,
+  components: [of('warm red', 4_000, { tubId: 't1' }), of('transparent base', 6_000)],
+  drawDown: null,
+}
 const shelf: Shelf = {
   tubs: new Map([
     ['t1', tub('warm red')],
@@ -30,7 +37,7 @@ const shelf: Shelf = {
   ]),
   batches: new Map([
     ['b1', rust],
-    ['b2', { components: [of('rust', 5_000, { batchId: 'b1' })], drawDown: null }],
+    ['b2', { name: 'rest', family: 'oil', components: [of('rust', 5_000, { batchId: 'b1' })], drawDown: null }],
   ]),
 }
 const cream = reflectanceOf('#efe3c4')
@@ -57,7 +64,12 @@ describe('the colour of a batch', () => {
       batches: new Map([
         [
           'b3',
-          { components: [of('itself', 10, { batchId: 'b3' }), of('warm red', 10, { tubId: 't1' })], drawDown: null },
+          {
+            name: 'ring',
+            family: 'oil',
+            components: [of('itself', 10, { batchId: 'b3' }), of('warm red', 10, { tubId: 't1' })],
+            drawDown: null,
+          },
         ],
       ]),
     }
@@ -81,5 +93,38 @@ describe('the colour of a batch', () => {
     expect(
       deltaE(labOf(film(cream, after.pigment, 8)), labOfHex(hexOf(film(cream, before.pigment, 8)))),
     ).toBeGreaterThan(1)
+  })
+})
+
+describe('a left-over in a mix', () => {
+  const strong: Shelf = {
+    tubs: new Map([
+      ['weak', { ...tub('rose'), tinting: 1 }],
+      ['strong', { ...tub('clear blue'), tinting: 3 }],
+    ]),
+    batches: new Map(),
+  }
+  const held = (name: string) => ({ components: [{ ...of(name, 100, { tubId: name }), held: null }], drawDown: null })
+  const blueOf = (mix: Parameters<typeof mixFrom>[0], shelf = strong) => mixFrom(mix, shelf)!
+
+  it('keeps the tinting strength of what it holds', () => {
+    const straight = blueOf([of('rose', 50, { tubId: 'weak' }), of('blue', 50, { tubId: 'strong' })])
+    const left = blueOf([of('rose', 50, { tubId: 'weak' }), of('left', 50, { batchId: 'l', held: held('strong') })])
+    expect(left.pigment.k[20]).toBeCloseTo(straight.pigment.k[20]!, 12)
+    expect(left.tinting).toBeCloseTo(2, 12)
+  })
+
+  it('stays what it was when it was poured, whatever is done to it later', () => {
+    const later: Shelf = {
+      ...strong,
+      batches: new Map([['l', { name: 'left', family: 'oil', ...held('weak') }]]),
+    }
+    const mix = [of('left', 50, { batchId: 'l', held: held('strong') })]
+    expect(blueOf(mix, later).pigment.k[20]).toBeCloseTo(starterInk('clear blue')!.pigment.k[20]!, 12)
+    // Where an old ledger does not say what it held, it is taken as it is.
+    expect(blueOf([of('left', 50, { batchId: 'l' })], later).pigment.k[20]).toBeCloseTo(
+      starterInk('rose')!.pigment.k[20]!,
+      12,
+    )
   })
 })

@@ -1,5 +1,6 @@
 import { corrected } from './corrected'
-import type { Component } from './component'
+import type { Held, InMix } from './component'
+import type { InkFamily } from './family'
 import { type Card, readCard, type SeenDrawDown } from './draw-down'
 import { type Mixed, mixOf, type Pigment } from './kubelka-munk'
 import { type InkNature, starterInk } from './pigments'
@@ -9,6 +10,9 @@ import { even } from './spectrum'
 export interface TubOnShelf {
   name: string
   nature: InkNature
+  family: InkFamily
+  /** Share of a mix the maker allows, in percent, or null. */
+  limits: { least: number; most: number } | null
   /** Draw-down over white and over black, or null while there is none. */
   card: Card | null
   /** How strongly it tints beside an ink of strength 1. */
@@ -17,10 +21,16 @@ export interface TubOnShelf {
   density: number
 }
 
+/** What a batch is made of, and how it was seen. */
+interface Contents {
+  components: readonly InMix[]
+  drawDown: SeenDrawDown | null
+}
+
 /** What of the store is needed to tell the colour of a mix, by id. */
 export interface Shelf {
   tubs: ReadonlyMap<string, TubOnShelf>
-  batches: ReadonlyMap<string, { components: readonly Component[]; drawDown: SeenDrawDown | null }>
+  batches: ReadonlyMap<string, { name: string; family: InkFamily } & Contents>
 }
 
 /** A mix as far as it is known. */
@@ -30,6 +40,8 @@ export interface KnownMix {
   unknown: number
   /** g/cm³. */
   density: number
+  /** How strongly what is known of it tints beside an ink of strength 1, by weight. */
+  tinting: number
 }
 
 const clear = (): Pigment => ({ k: even(0.0002), s: even(0) })
@@ -52,29 +64,37 @@ export function pigmentOf(tub: Pick<TubOnShelf, 'name' | 'nature' | 'card'>): Pi
  * Predicted colour of some components, left-overs among them followed to their tubs; a batch that was drawn down is taken
  * as it was seen. Null when the colour of none of it is known.
  */
-export function mixFrom(
-  components: readonly Component[],
-  shelf: Shelf,
-  beneath: readonly string[] = [],
-): KnownMix | null {
+export function mixFrom(components: readonly InMix[], shelf: Shelf, beneath: readonly string[] = []): KnownMix | null {
   const known: Mixed[] = []
   let whole = 0
   let unknown = 0
   let volume = 0
-  for (const { tubId, batchId, name, milligrams } of components) {
+  let tinted = 0
+  for (const { tubId, batchId, held, name, milligrams } of components) {
     if (!(milligrams > 0)) continue
     whole += milligrams
     const found =
-      batchId !== null && !beneath.includes(batchId) ? ofBatch(batchId, shelf, beneath) : ofTub(tubId, name, shelf)
+      batchId !== null && !beneath.includes(batchId)
+        ? ofBatch(batchId, held ?? null, shelf, beneath)
+        : ofTub(tubId, name, shelf)
     volume += milligrams / (found?.density ?? 1.1)
-    if (found) known.push({ mass: milligrams * (1 - found.unknown), tinting: found.tinting, pigment: found.pigment })
+    if (found) {
+      const mass = milligrams * (1 - found.unknown)
+      known.push({ mass, tinting: found.tinting, pigment: found.pigment })
+      tinted += mass * found.tinting
+    }
     unknown += milligrams * (found?.unknown ?? 1)
   }
   if (known.every((one) => one.mass === 0)) return null
-  return { pigment: mixOf(known), unknown: unknown / whole, density: whole / volume }
+  return {
+    pigment: mixOf(known),
+    unknown: unknown / whole,
+    density: whole / volume,
+    tinting: tinted / (whole - unknown),
+  }
 }
 
-function ofTub(tubId: string | null, name: string, { tubs }: Shelf): (KnownMix & { tinting: number }) | null {
+function ofTub(tubId: string | null, name: string, { tubs }: Shelf): KnownMix | null {
   const tub = (tubId === null ? undefined : tubs.get(tubId)) ??
     [...tubs.values()].find((known) => known.name === name) ?? {
       name,
@@ -87,15 +107,15 @@ function ofTub(tubId: string | null, name: string, { tubs }: Shelf): (KnownMix &
   return pigment && { pigment, unknown: 0, density: tub.density, tinting: tub.tinting }
 }
 
-function ofBatch(batchId: string, shelf: Shelf, beneath: readonly string[]): (KnownMix & { tinting: number }) | null {
-  const batch = shelf.batches.get(batchId)
-  const mix = batch && predictedBatch(batch, shelf, [...beneath, batchId])
-  return mix ? { ...mix, tinting: 1 } : null
+/** A left-over in a mix: as it was when it was poured, and where that is not known as it is now. */
+function ofBatch(batchId: string, held: Held | null, shelf: Shelf, beneath: readonly string[]): KnownMix | null {
+  const contents = held ?? shelf.batches.get(batchId)
+  return contents ? predictedBatch(contents, shelf, [...beneath, batchId]) : null
 }
 
 /** A batch's ink: as its draw-down showed it, or as its components make it. */
 export function predictedBatch(
-  { components, drawDown }: { components: readonly Component[]; drawDown: SeenDrawDown | null },
+  { components, drawDown }: Contents,
   shelf: Shelf,
   beneath: readonly string[] = [],
 ): KnownMix | null {

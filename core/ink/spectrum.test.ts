@@ -111,3 +111,17 @@ describe('CIEDE2000', () => {
     }
   })
 })
+
+describe('near black', () => {
+  it('a smooth reflectance still looks like its colour, within half a ΔE00, and none is less than nothing', () => {
+    const parts = [0, 1, 2, 3, 5, 8, 13, 32]
+    for (const r of parts)
+      for (const g of parts)
+        for (const b of parts) {
+          const hex = `#${[r, g, b].map((part) => part.toString(16).padStart(2, '0')).join('')}`
+          const reflectance = reflectanceOf(hex)
+          expect(deltaE(labOf(reflectance), labOfHex(hex)), hex).toBeLessThan(0.5)
+          expect(Math.min(...reflectance), hex).toBeGreaterThan(0)
+        }
+  })
+})

@@ -21,7 +21,8 @@ export interface StartAnswers {
 /** Beyond this the curve has nothing more to tell. */
 const nearlyCertain = 0.995
 
-const courseFrom = ({ rate, proofs, finishing, needed }: StartCourse, sheets: number): Course => ({
+/** The course of so many sheets that are still blank. */
+export const courseFrom = ({ rate, proofs, finishing, needed }: StartCourse, sheets: number): Course => ({
   rate,
   layers: proofs.map((taken, i) => ({ waiting: i === 0 ? sheets : 0, proofs: taken })),
   printed: 0,

@@ -1,28 +1,79 @@
-import { tallied } from '../edition/tally'
+import { type Layer, layerNumber, layerOf } from '../edition/layer'
+import { isLive } from '../edition/pull'
 import type { EditionState } from '../edition/state'
-import { type Layer, layerOf } from '../edition/layer'
-import { goal } from '../plan/plan'
-import type { WeighedRun } from '../ink/amount'
-import { type InkAmount, inkAmount, type InkGuess, inkGuesses, type InkJob, shopFilm } from '../ink/amount'
+import {
+  filmRange,
+  gramsAnImpression,
+  type InkAmount,
+  inkAmount,
+  type InkGuess,
+  inkGuesses,
+  type InkJob,
+  shopFilm,
+  type WeighedRun,
+} from '../ink/amount'
 import { rollUpDefaults } from '../ink/roll-up'
 import { rollerSurface } from '../ink/roller'
+import { expected } from '../plan/expected-pulls'
+import type { Course } from '../plan/odds'
+import { type EditionPlan, goal } from '../plan/plan'
+import type { ShopRecord } from '../plan/shop-record'
+import { courseFrom } from '../plan/start'
+import { courseOf, stackOf } from './outlook'
+import { sheetsToStart, startCourse } from './sheets-to-start'
 
 /** Pulls that use ink beside those on the edition's sheets, until this edition's own show otherwise. */
-const usualWarmUps = 2
-const usualProofs = 4
+export const usualWarmUps = 2
+export const usualProofs = 4
 
-/** Pulls a layer still takes: the edition's sheets that lack it, with the warm-ups and proofs that are still to come. */
-export function pullsToCome(state: EditionState, layerId: string): { sheets: number; warmUps: number; proofs: number } {
-  const lacking = tallied(state, `lacks ${layerId}`)
-  const sheets = state.made > 0 ? lacking : state.plan ? (state.plan.start ?? goal(state.plan)) : 0
-  const done = state.pulls.filter((pull) => !pull.voided && pull.disputed === null && pull.layerId === layerId)
+/** What is known beside the edition itself. */
+export interface InkKnown {
+  /** Runs weighed in this room with ink of the kind, for the film. */
+  runs: readonly WeighedRun[]
+  /** g/cm³ by zone, where the batch's is known. */
+  density: ReadonlyMap<string, number>
+  record: ShopRecord
+  /** The room's usual confidence, for the sheets to start. */
+  confidence: number
+}
+
+/** Pulls of a layer: on the edition's sheets, and the warm-ups and proofs that are still to come. */
+export interface PullsToCome {
+  sheets: number
+  warmUps: number
+  proofs: number
+}
+
+/**
+ * Pulls a layer still takes: the mean of the sheets that will reach it (MODELS M3), not all that are alive.
+ * @param anew as if nothing were pulled yet, for what the whole plan takes
+ */
+export function pullsToCome(
+  state: EditionState,
+  layerId: string,
+  { record, confidence }: Pick<InkKnown, 'record' | 'confidence'>,
+  anew = false,
+): PullsToCome {
+  const plan = state.plan
+  const place = layerNumber(state, layerId) - 1
+  if (!plan || place < 0) return { sheets: 0, warmUps: 0, proofs: 0 }
+  const sheets = expected(anew || state.made === 0 ? courseAnew(state, plan) : courseOf(stackOf(state), plan, record))
+  const here = Math.round(sheets.pulls[place]!)
+  const done = anew ? [] : state.pulls.filter((pull) => isLive(pull) && pull.layerId === layerId)
   const count = (kind: string) => done.filter((pull) => pull.kind === kind).length
   const begun = count('pull') > 0
   // Once pulls have begun every later session still needs its warm-up, but no more proofs are reckoned with.
   return {
-    sheets,
-    warmUps: sheets === 0 ? 0 : begun ? 1 : Math.max(0, usualWarmUps - count('warm-up')),
-    proofs: begun || sheets === 0 ? 0 : Math.max(0, usualProofs - count('proof')),
+    sheets: here,
+    warmUps: here === 0 ? 0 : begun ? 1 : Math.max(0, usualWarmUps - count('warm-up')),
+    proofs: begun || here === 0 ? 0 : Math.max(0, usualProofs - count('proof')),
+  }
+
+  function courseAnew(edition: EditionState, planned: EditionPlan): Course {
+    const layers = Math.max(edition.layers.length, planned.layersPlanned)
+    const course = startCourse(planned, layers, record, null)
+    const start = sheetsToStart(planned, layers, record, null, confidence).sheets ?? goal(planned)
+    return courseFrom(course, start)
   }
 }
 
@@ -31,11 +82,20 @@ export interface ZoneNeed {
   zoneId: string
   job: InkJob
   amount: InkAmount
+  /** Grams in all for the thinnest and the thickest film one meets: on prints and wipings only. */
+  least: number
+  most: number
   guess: InkGuess
   /** Area of the runs that the film rests on, mm²; 0 for a guess. */
   measured: number
   /** What is guessed, in words. */
   guessed: string[]
+}
+
+/** What one pull takes of a zone's ink with its wiping and handling, mg. */
+export function perPull({ amount, job, guess }: Pick<ZoneNeed, 'amount' | 'job' | 'guess'>): number {
+  const wiped = gramsAnImpression(job.blockArea, job.wipedShare, guess.film, guess.density)
+  return (amount.anImpression + wiped) * (1 + guess.loss) * 1000
 }
 
 /** Block a layer is printed from: the one it names, else the edition's only one, else null. */
@@ -49,15 +109,14 @@ export function blockOf(state: EditionState, layer: Layer) {
 }
 
 /**
- * How much ink each zone of a layer still takes (MODELS M4).
- * @param runs runs weighed in this room with ink of the kind, for the film
- * @param density g/cm³ by zone, where the batch's is known
+ * How much ink each zone of a layer takes (MODELS M4).
+ * @param pulls what it still takes, or what another reckoning says
  */
 export function inkNeed(
   state: EditionState,
   layerId: string,
-  runs: readonly WeighedRun[],
-  density: ReadonlyMap<string, number> = new Map(),
+  known: InkKnown,
+  pulls: PullsToCome = pullsToCome(state, layerId, known),
 ): ZoneNeed[] {
   const layer = layerOf(state, layerId)
   if (!layer) return []
@@ -65,17 +124,17 @@ export function inkNeed(
     state.plan?.work === 'large hand work' || state.plan?.work === 'small hand work'
       ? inkGuesses.hand
       : inkGuesses.press
-  const { film, area: measured } = shopFilm(runs, base.film)
+  const { film, area: measured } = shopFilm(known.runs, base.film)
   const rollUp = layer.rollUp ?? rollUpDefaults
   const block = blockOf(state, layer)
   const image = block?.block.image ?? state.piece?.image ?? null
-  const { sheets, warmUps, proofs } = pullsToCome(state, layerId)
+  const { sheets, warmUps, proofs } = pulls
   return layer.zones.map(({ id }) => {
     const said = rollUp.zones.find((zone) => zone.zoneId === id)
     const inkedShare =
       said?.inkedShare ?? (layer.zones.length === 1 ? block?.inkedShare?.share : undefined) ?? 0.5 / layer.zones.length
-    const known = said?.inkedShare != null || (layer.zones.length === 1 && block?.inkedShare)
-    const guess = { ...base, film, density: density.get(id) ?? base.density }
+    const isRead = said?.inkedShare != null || (layer.zones.length === 1 && block?.inkedShare)
+    const guess = { ...base, film, density: known.density.get(id) ?? base.density }
     const job: InkJob = {
       blockArea: image ? image.width * image.height : 0,
       inkedShare,
@@ -89,13 +148,15 @@ export function inkNeed(
       zoneId: id,
       job,
       amount: inkAmount(job, guess),
+      least: inkAmount(job, { ...guess, film: Math.min(film, filmRange.least) }).total,
+      most: inkAmount(job, { ...guess, film: Math.max(film, filmRange.most) }).total,
       guess,
       measured,
       guessed: [
         image ? '' : 'the image has no size yet',
-        known ? '' : `${Math.round(inkedShare * 100)} % of the block inked`,
+        isRead ? '' : `${Math.round(inkedShare * 100)} % of the block inked`,
         measured > 0 ? '' : `a film of ${film} µm`,
-        density.has(id) ? '' : `${guess.density} g/cm³`,
+        known.density.has(id) ? '' : `${guess.density} g/cm³`,
         rollUp.roller ? '' : 'a roller of 150 mm',
       ].filter(Boolean),
     }

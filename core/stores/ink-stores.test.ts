@@ -4,11 +4,11 @@ import { PressTable } from '../../tests/fixtures/press-table'
 import { cardOf } from '../ink/draw-down'
 import { starterInk } from '../ink/pigments'
 import { type BatchState, scaleTolerance } from './batch/state'
-import { type Component, shares, weightOf } from '../ink/component'
+import { type Poured, shares, weightOf } from '../ink/component'
 import { pigmentOf } from '../ink/shelf'
 import { emptyTub, type TubDescription, type TubState } from './tub/state'
 
-const of = (name: string, milligrams: number, from: Partial<Component> = {}): Component => ({
+const of = (name: string, milligrams: number, from: Partial<Poured> = {}): Poured => ({
   tubId: null,
   batchId: null,
   name,
@@ -42,7 +42,9 @@ describe('an ink batch', () => {
     expect(code(table, 'mix-batch', 'batch:b1', { ...mix, components: [of('black', 0)] })).toBe('weight-range')
     expect(code(table, 'mix-batch', 'batch:b1', { ...mix, components: [of('black', -5)] })).toBe('weight-range')
     expect(code(table, 'mix-batch', 'batch:b1', { ...mix, name: '' })).toBe('name-missing')
-    expect(code(table, 'draw-ink', 'batch:b1', { milligrams: 1, editionStream: '', note: '' })).toBe('unknown-batch')
+    expect(code(table, 'draw-ink', 'batch:b1', { milligrams: 1, editionStream: '', layerId: null, note: '' })).toBe(
+      'unknown-batch',
+    )
   })
 
   it('never gives more than was mixed, whatever is drawn and reweighed', () => {
@@ -54,7 +56,7 @@ describe('an ink batch', () => {
         let left = 100_000
         for (const { draw, milligrams } of acts) {
           const refused = draw
-            ? code(table, 'draw-ink', 'batch:b1', { milligrams, editionStream: table.stream, note: '' })
+            ? code(table, 'draw-ink', 'batch:b1', { milligrams, editionStream: table.stream, layerId: null, note: '' })
             : code(table, 'reweigh-batch', 'batch:b1', { milligrams, reason: 'on the scale' })
           const possible = draw ? left > 0 && milligrams <= left + scaleTolerance : milligrams <= 100_000
           expect(refused === undefined).toBe(possible)
@@ -180,7 +182,7 @@ describe('from one day to the next', () => {
 
   it('what is kept, scraped off and loosened is in the book', () => {
     const table = mixed()
-    code(table, 'draw-ink', 'batch:b1', { milligrams: 30_000, editionStream: table.stream, note: '' })
+    code(table, 'draw-ink', 'batch:b1', { milligrams: 30_000, editionStream: table.stream, layerId: null, note: '' })
     expect(code(table, 'keep-batch', 'batch:b1', { milligrams: 69_000, scraped: 2_000, how: 'wrapped' })).toBe(
       'more-than-left',
     )
@@ -221,7 +223,9 @@ describe('from one day to the next', () => {
     expect(
       code(table, 'add-ink', 'batch:b2', { components: [of('rust 2', 10, { batchId: 'b2' })], why: 'top-up' }),
     ).toBe('unknown-batch')
-    expect(code(table, 'draw-ink', 'batch:b1', { milligrams: 50, editionStream: '', note: '' })).toBe('not-enough')
+    expect(code(table, 'draw-ink', 'batch:b1', { milligrams: 50, editionStream: '', layerId: null, note: '' })).toBe(
+      'not-enough',
+    )
   })
 
   it('a draw-down corrects the swatch, and a run its film', () => {
@@ -236,7 +240,7 @@ describe('from one day to the next', () => {
     const run = { editionStream: table.stream, layerId: table.layer, milligrams: 9_000, area: 900_000, film: 7.5 }
     expect(code(table, 'weigh-run', 'batch:b1', { ...run, area: 0 })).toBe('nothing-printed')
     expect(code(table, 'weigh-run', 'batch:b1', run)).toBeUndefined()
-    expect(batchOf(table).runs).toEqual([run])
+    expect(batchOf(table).runs).toEqual([{ ...run, at: expect.any(String) }])
   })
 
   it('no gram is made or lost over any mixing, topping up, drawing and keeping', () => {
@@ -271,7 +275,12 @@ describe('from one day to the next', () => {
               why: 'top-up',
             })
           if (what === 'draw')
-            code(table, 'draw-ink', `batch:${on}`, { milligrams: a, editionStream: table.stream, note: '' })
+            code(table, 'draw-ink', `batch:${on}`, {
+              milligrams: a,
+              editionStream: table.stream,
+              layerId: null,
+              note: '',
+            })
           if (what === 'keep')
             code(table, 'keep-batch', `batch:${on}`, {
               milligrams: Math.max(

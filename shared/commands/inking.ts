@@ -32,7 +32,7 @@ import type {
 } from '#core/ink/roll-up'
 import type { Roller } from '#core/ink/roller'
 import { type Addition, additions } from '#core/stores/batch/state'
-import type { Component } from '#core/ink/component'
+import type { Poured } from '#core/ink/component'
 import { type InkFamily, inkFamilies } from '#core/ink/family'
 import {
   type Container,
@@ -86,7 +86,7 @@ export class WeighTub {
   @IsString() @MaxLength(500) reason!: string
 }
 
-class InkComponent implements Component {
+class InkComponent implements Poured {
   @OrNull() @IsString() @Length(1, 64) tubId!: string | null
   @OrNull() @IsString() @Length(1, 64) batchId!: string | null
   @IsString() @Length(1, 80) name!: string
@@ -119,6 +119,7 @@ export class DrawInk {
   @IsInt() @Min(1) @Max(heaviest) milligrams!: number
   @IsString() @MaxLength(80) editionStream!: string
   @IsString() @MaxLength(200) note!: string
+  @OrNull() @IsString() @Length(1, 64) layerId!: string | null
 }
 
 export class ReweighBatch {

@@ -57,7 +57,12 @@ describe('ink over the wire', () => {
   it('a batch and the tubs it came from are written together, and read back as they stand', async () => {
     const tubId = await tub()
     const batchId = await batch(tubId, 45_000)
-    await client.give(`batch:${batchId}`, 'draw-ink', { milligrams: 12_000, editionStream: '', note: '' })
+    await client.give(`batch:${batchId}`, 'draw-ink', {
+      milligrams: 12_000,
+      editionStream: '',
+      layerId: null,
+      note: '',
+    })
     const { tubs, batches } = await stores()
     expect(tubs.find((known) => known.id === tubId)).toMatchObject({
       left: 155_000,
@@ -142,7 +147,12 @@ describe('ink over the wire', () => {
       },
       'invalid',
     ],
-    ['a batch that is not there', 'draw-ink', { milligrams: 5, editionStream: '', note: '' }, 'unknown-batch'],
+    [
+      'a batch that is not there',
+      'draw-ink',
+      { milligrams: 5, editionStream: '', layerId: null, note: '' },
+      'unknown-batch',
+    ],
   ])('refuses %s and writes nothing', async (_, type, data, code) => {
     const id = v7()
     const answer = await client.give(`batch:${id}`, type, data)

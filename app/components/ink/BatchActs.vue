@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { componentWarnings } from '#core/ink/mix-check'
+import { heldIn } from '#core/stores/batch/pouring'
 import { additions } from '#core/stores/batch/state'
 import type { BatchSummary } from '#shared/replies/replies'
 import { ago, grams } from '~/drawings/words'
@@ -8,7 +10,7 @@ const props = defineProps<{ batch: BatchSummary; editionStream?: string; layerId
 const emit = defineEmits<{ done: [] }>()
 const supplies = useSupplies()
 const session = useSession()
-const { ofBatch } = useShelf()
+const { ofBatch, shelf } = useShelf()
 const { busy, fault, giving } = useGiving()
 type Act = 'draw' | 'keep' | 'add' | 'weigh' | 'draw-down' | 'run'
 const open = ref<Act>('draw')
@@ -45,6 +47,15 @@ const after = computed(() => {
   return milligrams > 0 && open.value === 'add'
     ? `${((milligrams / (props.batch.left + milligrams)) * 100).toFixed(1)} % of the whole`
     : ''
+})
+
+/** What the label and the ink family say of it, before it is stirred in. */
+const warnings = computed(() => {
+  const tub = supplies.tubs.find((known) => known.id === form.value.source)
+  const milligrams = mg(form.value.grams)
+  if (open.value !== 'add' || !tub || !(milligrams > 0)) return []
+  const added = { tubId: tub.id, batchId: null, name: tub.name, milligrams }
+  return componentWarnings(props.batch.family, [...heldIn(props.batch), added], shelf.value)
 })
 
 async function act(type: string, data: object, weight: string) {
@@ -107,7 +118,11 @@ function runWeighed() {
       v-if="open === 'draw'"
       class="fields"
       @submit.prevent="
-        act('draw-ink', { milligrams: mg(form.grams), editionStream: editionStream ?? '', note: '' }, form.grams)
+        act(
+          'draw-ink',
+          { milligrams: mg(form.grams), editionStream: editionStream ?? '', layerId: layerId ?? null, note: '' },
+          form.grams,
+        )
       "
     >
       <VTextField v-model="form.grams" label="Drawn for this session" inputmode="decimal" suffix="g" /><VBtn
@@ -183,6 +198,9 @@ function runWeighed() {
         :label="`${batch.name}, ${batch.drawDown ? 'as seen' : 'predicted'}`"
       />
     </form>
+    <ul v-if="warnings.length > 0" class="lines">
+      <li v-for="warning in warnings" :key="warning" class="trouble">{{ warning }}</li>
+    </ul>
     <p v-if="batch.draws.length > 0" class="soft drawn">
       Drawn:
       {{

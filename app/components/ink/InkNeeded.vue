@@ -1,32 +1,22 @@
 <script setup lang="ts">
 import type { Layer } from '#core/edition/layer'
-import { inkNeed, pullsToCome } from '#core/run/ink-need'
+import { inkNeed, perPull, pullsToCome } from '#core/run/ink-need'
 import { filmRange } from '#core/ink/amount'
-import { grams, percent } from '~/drawings/words'
+import { inkLeft } from '#core/run/ink-left'
+import { leftWords, percent } from '~/drawings/words'
 
 /** What each zone of a layer still takes, term by term, and whether its batch has that much left. */
 const props = defineProps<{ layer: Layer }>()
 const edition = useEdition()
 const supplies = useSupplies()
-const { ofBatch } = useShelf()
-const runs = computed(() => supplies.batches.flatMap((batch) => batch.runs))
-const density = computed(
-  () =>
-    new Map(
-      props.layer.zones.flatMap((zone) => {
-        const mix = ofBatch(zone.batchId)
-        return mix ? [[zone.id, mix.density] as const] : []
-      }),
-    ),
-)
-const to = computed(() => pullsToCome(edition.state!, props.layer.id))
+const known = useInkKnown()
+const to = computed(() => pullsToCome(edition.state!, props.layer.id, known(props.layer)))
 const needs = computed(() =>
-  inkNeed(edition.state!, props.layer.id, runs.value, density.value).map((need) => {
-    const zone = props.layer.zones.find((known) => known.id === need.zoneId)!
-    const batch = supplies.batches.find((known) => known.id === zone.batchId) ?? null
-    const least = (need.amount.total * filmRange.least) / need.guess.film
-    const most = (need.amount.total * filmRange.most) / need.guess.film
-    return { ...need, zone, batch, least, most, short: batch ? need.amount.total * 1000 - batch.left : null }
+  inkNeed(edition.state!, props.layer.id, known(props.layer), to.value).map((need) => {
+    const zone = props.layer.zones.find((one) => one.id === need.zoneId)!
+    const batch = supplies.batches.find((one) => one.id === zone.batchId) ?? null
+    const left = batch && inkLeft(batch, edition.state!, perPull(need))
+    return { ...need, zone, batch, left, short: left ? need.amount.total * 1000 - left.milligrams : null }
   }),
 )
 const g = (value: number) => `${value.toFixed(1)} g`
@@ -45,14 +35,14 @@ const g = (value: number) => `${value.toFixed(1)} g`
       </h3>
       <p v-if="need.job.impressions === 0" class="said">Nothing is left to pull with it.</p>
       <p v-else-if="need.batch && need.short !== null && need.short > 0" class="said trouble">
-        Not enough for the rest of the edition: {{ grams(need.batch.left) }} left, about
-        {{ g(need.amount.total) }} needed. Top it up while it can still be matched.
+        Not enough for the rest of the edition: {{ leftWords(need.left!) }}, about {{ g(need.amount.total) }} needed.
+        Top it up while it can still be matched.
         <NuxtLink :to="`/ink/mix?more=${need.batch.id}&edition=${edition.id}&layer=${layer.id}&zone=${need.zoneId}`"
           >Top up</NuxtLink
         >
       </p>
       <p v-else-if="need.batch" class="said enough">
-        Enough for the rest of the edition: {{ grams(need.batch.left) }} left, about {{ g(need.amount.total) }} needed.
+        Enough for the rest of the edition: {{ leftWords(need.left!) }}, about {{ g(need.amount.total) }} needed.
       </p>
       <p v-else class="said">
         About <strong>{{ g(need.amount.total) }}</strong> to mix.
@@ -96,7 +86,7 @@ const g = (value: number) => `${value.toFixed(1)} g`
               {{
                 need.measured > 0
                   ? `the film rests on ${(need.measured / 1e6).toFixed(1)} m² printed here`
-                  : `between ${g(need.least)} and ${g(need.most)}: film from ${filmRange.least} to ${filmRange.most} µm`
+                  : `between ${g(need.least)} and ${g(need.most)}: film from ${filmRange.least} to ${filmRange.most} µm; roller and slab hold the same`
               }}
             </td>
             <td class="number">{{ g(need.amount.total) }}</td>

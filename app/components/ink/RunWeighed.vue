@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { filmOfRun, inkGuesses } from '#core/ink/amount'
+import { filmOfRun } from '#core/ink/amount'
+import { runInk } from '#core/run/ink-left'
 import { inkNeed } from '#core/run/ink-need'
 import type { BatchSummary } from '#shared/replies/replies'
 
@@ -8,27 +9,21 @@ const props = defineProps<{ batch: BatchSummary; layerId: string }>()
 const emit = defineEmits<{ done: [] }>()
 const edition = useEdition()
 const session = useSession()
-const { ofBatch } = useShelf()
 const { busy, fault, giving } = useGiving()
+const known = useInkKnown()
+/** What the book says of this run alone: earlier runs and other mixes are not counted. */
+const run = computed(() => runInk(props.batch, edition.state!, props.layerId))
 const form = ref({
-  used: String(Math.max(0, props.batch.mixed - props.batch.left - props.batch.scraped) / 1000),
+  used: run.value.milligrams === null ? '' : String(run.value.milligrams / 1000),
   sessions: '1',
 })
-const pulls = computed(
-  () =>
-    edition.state!.pulls.filter(
-      (pull) =>
-        !pull.voided &&
-        pull.disputed === null &&
-        pull.layerId === props.layerId &&
-        pull.batchIds.includes(props.batch.id),
-    ).length,
-)
+const pulls = computed(() => run.value.pulls)
 const need = computed(() => {
-  const zone = edition
-    .state!.layers.find((layer) => layer.id === props.layerId)
-    ?.zones.find((known) => known.batchId === props.batch.id)
-  return inkNeed(edition.state!, props.layerId, []).find((one) => one.zoneId === zone?.id) ?? null
+  const layer = edition.state!.layers.find((one) => one.id === props.layerId)
+  const zone = layer?.zones.find((one) => one.batchId === props.batch.id)
+  return layer && zone
+    ? (inkNeed(edition.state!, layer.id, known(layer)).find((one) => one.zoneId === zone.id) ?? null)
+    : null
 })
 const area = computed(() =>
   need.value ? pulls.value * need.value.job.blockArea * (need.value.job.inkedShare + need.value.job.wipedShare) : 0,
@@ -45,7 +40,7 @@ const film = computed(() =>
           rollerSurface: need.value.job.rollerSurface,
           slabArea: need.value.job.slabArea,
         },
-        { ...inkGuesses.press, density: ofBatch(props.batch.id)?.density ?? inkGuesses.press.density },
+        need.value.guess,
       )
     : null,
 )
@@ -70,7 +65,11 @@ async function count() {
 <template>
   <form @submit.prevent="count">
     <p class="soft">
-      {{ pulls }} pulls of this layer with {{ batch.name }}, {{ (area / 1e6).toFixed(2) }} m² printed and wiped.
+      {{ pulls }} {{ pulls === 1 ? 'pull' : 'pulls' }} of this layer with {{ batch.name }} since its last run was
+      weighed, {{ (area / 1e6).toFixed(2) }} m² printed and wiped.
+      <template v-if="run.milligrams === null"
+        >Nothing was drawn, kept or weighed since: weigh what is left first, or say what was used.</template
+      >
     </p>
     <div class="fields">
       <VTextField

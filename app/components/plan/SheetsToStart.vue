@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { costOf, expectedPulls, lostAtLayer, type CostTerms } from '#core/cost/cost'
-import { gramsAnImpression, inkGuesses } from '#core/ink/amount'
+import { costOf, lostAtLayer, type CostTerms } from '#core/cost/cost'
+import { expected } from '#core/plan/expected-pulls'
 import { finishingRate, layerRate, proofsOfLayer, restsOn } from '#core/plan/pass-rate'
 import { type EditionPlan, goal } from '#core/plan/plan'
-import { chanceFrom, fewestSheets, startAnswers } from '#core/plan/start'
+import { chanceFrom, courseFrom, fewestSheets, startAnswers } from '#core/plan/start'
+import { inkNeed, usualProofs, usualWarmUps } from '#core/run/ink-need'
 import { startCourse } from '#core/run/sheets-to-start'
 import { chanceWords, percent } from '~/drawings/words'
 
@@ -12,7 +13,6 @@ const plan = defineModel<EditionPlan>({ required: true })
 const props = defineProps<{
   layers: number
   /** Price of one piece, or null while unknown. */ piece: number | null
-  imageArea: number | null
   perSheet: number | null
   printer: string | null
 }>()
@@ -34,25 +34,44 @@ const usual = computed(() => fewestSheets(found.value.chances, wanted.value, edi
 const start = computed(() => plan.value.start ?? usual.value ?? wanted.value)
 const startChance = computed(() => chanceFrom(course.value, start.value))
 
-const inked = 0.5
-const guess = computed(() => (plan.value.work === 'press' ? inkGuesses.press : inkGuesses.hand))
-const gramsAPull = computed(() =>
-  props.imageArea === null
-    ? 0
-    : gramsAnImpression(props.imageArea, inked, guess.value.film, guess.value.density) * (1 + guess.value.loss),
-)
+const known = useInkKnown()
+/** What the plan takes from blank sheets on, on the mean. */
+const mean = computed(() => expected(courseFrom(course.value, start.value)))
+const pulls = computed(() => mean.value.pulls.reduce((sum, count) => sum + count, 0))
+/** Ink of every layer as far as it is known, from its own share, film and roller; layers to come take as much as the mean. */
+const ink = computed(() => {
+  const state = edition.state!
+  const needs = state.layers.map((layer, i) =>
+    inkNeed(state, layer.id, known(layer), {
+      sheets: Math.round(mean.value.pulls[i] ?? 0),
+      warmUps: usualWarmUps,
+      proofs: usualProofs,
+    }),
+  )
+  const all = needs.flat()
+  if (all.length === 0 || all.some((need) => need.job.blockArea === 0)) return null
+  const grams = all.reduce((sum, need) => sum + need.amount.total, 0)
+  const guessed = [...new Set(all.flatMap((need) => need.guessed))]
+  return { grams: (grams * layerCount.value) / needs.length, guessed }
+})
 const terms = computed<CostTerms>(() => ({
   piece: props.piece ?? 0,
-  inkGrams: gramsAPull.value,
+  inkGrams: ink.value && pulls.value > 0 ? ink.value.grams / pulls.value : 0,
   inkGram: plan.value.rates.inkGram,
   minutesPerPull: plan.value.rates.minutesPerPull,
   pressHour: plan.value.rates.pressHour,
   labourHour: plan.value.rates.labourHour,
   layers: layerCount.value,
 }))
-const pulls = computed(() => expectedPulls(start.value, layerCount.value, rate.value.rate))
-const cost = computed(() => costOf(terms.value, start.value, pulls.value, wanted.value))
+const cost = computed(() => costOf(terms.value, start.value, pulls.value, mean.value.good))
 const clean = computed(() => costOf(terms.value, wanted.value, wanted.value * layerCount.value, wanted.value))
+/** What a good print costs is not known while a part of it rests on nothing. */
+const unknown = computed(() =>
+  [
+    props.piece === null ? 'the paper, once it is chosen under Paper' : '',
+    ink.value === null && plan.value.rates.inkGram > 0 ? 'the ink, once the image has a size under Paper' : '',
+  ].filter(Boolean),
+)
 const lost = computed(() => lostAtLayer(terms.value))
 const money = (amount: number) => `${edition.studio.currency} ${amount.toFixed(2)}`
 const number = (text: unknown, otherwise = 0) => {
@@ -136,13 +155,13 @@ const choose = (confidence: number, sheets: number) => {
               >; its proofs take {{ proofsOfLayer(i + 1, edition.record) }} sheets</template
             >
           </td>
-          <td class="number">{{ piece === null ? 'paper not chosen' : money(amount) }}</td>
+          <td class="number">{{ unknown.length > 0 ? 'not known yet' : money(amount) }}</td>
         </tr>
         <tr>
           <td>finishing{{ plan.colouring ? ', coloured by hand' : '' }}</td>
           <td class="number">{{ percent(finishing.rate) }}</td>
           <td class="soft">{{ restsOn(finishing, 'sheets') }}</td>
-          <td class="number">{{ piece === null ? '' : money(lost.at(-1)!) }}</td>
+          <td class="number">{{ unknown.length > 0 ? '' : money(lost.at(-1)!) }}</td>
         </tr>
       </tbody>
     </table>
@@ -223,13 +242,10 @@ const choose = (confidence: number, sheets: number) => {
       <div>
         <dt>ink</dt>
         <dd>
-          <template v-if="imageArea !== null"
-            >about {{ ((gramsAPull * pulls) / layerCount).toFixed(0) }} g a layer
-            <span class="soft"
-              >(a guess: half the image inked, {{ guess.film }} µm, {{ guess.loss * 100 }} % lost in handling; roller
-              and slab hold more)</span
-            ></template
-          ><span v-else class="soft">once the image’s size is known, under Paper</span>
+          <template v-if="ink"
+            >about {{ (ink.grams / layerCount).toFixed(0) }} g a layer
+            <span v-if="ink.guessed.length > 0" class="soft">(guessed: {{ ink.guessed.join('; ') }})</span></template
+          ><span v-else class="soft">not known yet: once the image’s size is given, under Paper</span>
         </dd>
       </div>
       <div>
@@ -241,13 +257,12 @@ const choose = (confidence: number, sheets: number) => {
       <div>
         <dt>a good print</dt>
         <dd>
-          <strong>{{ money(cost.perGoodPrint) }}</strong>, beside {{ money(clean.perGoodPrint) }} if none were lost:
-          spoilage costs {{ money(cost.perGoodPrint - clean.perGoodPrint) }} of each<span
-            v-if="piece === null"
-            class="soft"
-          >
-            (paper not reckoned yet)</span
-          >
+          <template v-if="unknown.length > 0">not known yet: it wants {{ unknown.join(', and ') }}</template>
+          <template v-else>
+            <strong>{{ money(cost.perGoodPrint) }}</strong>, beside {{ money(clean.perGoodPrint) }} if none were lost:
+            spoilage costs {{ money(Math.max(0, cost.perGoodPrint - clean.perGoodPrint)) }} of each. About
+            {{ Math.round(mean.good) }} good prints are to be expected.
+          </template>
         </dd>
       </div>
     </dl>

@@ -1,5 +1,7 @@
+import type { Upcast } from '../../ground/act'
 import { type Refused, refuse } from '../../ground/refusal'
-import { type Component, weightOf } from '../../ink/component'
+import { type Component, type Poured as PouredInk, weightOf } from '../../ink/component'
+import { heldOf } from '../../ink/recipe'
 import { inkTaken } from '../tub/events/ink-taken'
 import type { TubState } from '../tub/state'
 import { tub } from '../tub/stream'
@@ -8,7 +10,7 @@ import { type BatchState, grams, scaleTolerance } from './state'
 import { batch } from './stream'
 
 interface Poured {
-  components: readonly Component[]
+  components: readonly PouredInk[]
 }
 
 const tubIds = ({ components }: Poured) => [...new Set(components.flatMap(({ tubId }) => tubId ?? []))]
@@ -19,7 +21,7 @@ export function pouredFrom(data: Poured) {
   return { tubs: tubIds(data).map((id) => tub.of(id)), leftOvers: batchIds(data).map((id) => batch.of(id)) }
 }
 
-type FromOne = Pick<Component, 'name' | 'milligrams'>
+type FromOne = Pick<PouredInk, 'name' | 'milligrams'>
 
 type Taken = ReturnType<typeof inkTaken.on> | ReturnType<typeof inkDrawn.on>
 
@@ -27,6 +29,34 @@ interface Sources {
   batch: BatchState
   tubs: TubState[]
   leftOvers: BatchState[]
+}
+
+/** Components that an old ledger wrote without what a left-over held. */
+export const withoutHeld: Upcast = (data) => ({
+  ...data,
+  components: (data.components as object[]).map((component) => ({ ...component, held: null })),
+})
+
+/** Components as the batch keeps them: a left-over with what it holds now. */
+export function asPoured(leftOvers: readonly BatchState[], data: Poured): Component[] {
+  const ids = batchIds(data)
+  return data.components.map((component) => {
+    const leftOver = component.batchId === null ? undefined : leftOvers[ids.indexOf(component.batchId)]
+    return {
+      ...component,
+      held: leftOver ? { components: heldIn(leftOver), drawDown: leftOver.drawDown } : null,
+    }
+  })
+}
+
+/** What a batch still holds of each component: what was used took its share of every one along. */
+export function heldIn({ components, left, mixed }: Pick<BatchState, 'components' | 'left' | 'mixed'>): Component[] {
+  if (left === mixed) return components
+  const weights = heldOf(
+    components.map((component) => component.milligrams),
+    left,
+  )
+  return components.map((component, i) => ({ ...component, milligrams: weights[i]! }))
 }
 
 /** What pouring these into a batch takes from tubs and left-overs, or why it cannot be. */
@@ -49,7 +79,7 @@ export function pour({ batch, tubs, leftOvers }: Sources, data: Poured): Taken[]
 }
 
 /** Everything that is poured from one place. */
-function allOf(components: readonly Component[], from: 'tubId' | 'batchId', id: string): FromOne {
+function allOf(components: readonly PouredInk[], from: 'tubId' | 'batchId', id: string): FromOne {
   const poured = components.filter((component) => component[from] === id)
   return { name: poured[0]!.name, milligrams: weightOf(poured) }
 }
@@ -72,6 +102,7 @@ function takeLeftOver(source: BatchState, { name, milligrams }: FromOne, into: B
   return inkDrawn.on(source, {
     milligrams: Math.min(milligrams, source.left),
     editionStream: '',
+    layerId: null,
     note: `into ${into.name || 'a new batch'}`,
   })
 }

@@ -19,12 +19,12 @@ export interface BatchState {
   left: number
   mixed: number
   scraped: number
-  draws: { milligrams: number; editionStream: string; at: string }[]
+  draws: { milligrams: number; editionStream: string; layerId: string | null; at: string }[]
   additions: { milligrams: number; why: Addition; at: string }[]
   reweighings: { before: number; after: number; reason: string; at: string }[]
-  keepings: { left: number; how: string; at: string }[]
+  keepings: { before: number; left: number; scraped: number; how: string; at: string }[]
   drawDown: SeenDrawDown | null
-  runs: WeighedRun[]
+  runs: (WeighedRun & { at: string })[]
 }
 
 export function emptyBatch(stream: string): BatchState {

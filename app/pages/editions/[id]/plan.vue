@@ -52,9 +52,6 @@ const piece = computed(() => {
   const lot = supplies.lots.find((known) => known.id === edition.state!.piece?.lotId)
   return lot && perSheet.value ? lot.price / perSheet.value : null
 })
-const imageArea = computed(() =>
-  edition.state!.piece ? edition.state!.piece.image.width * edition.state!.piece.image.height : null,
-)
 const versions = computed(() =>
   edition
     .state!.earlierPlans.map((earlier, i, all) => ({
@@ -111,7 +108,6 @@ async function addLayer() {
           v-model="form.plan"
           :layers="edition.state!.layers.length"
           :piece="piece"
-          :image-area="imageArea"
           :per-sheet="perSheet"
           :printer="printer"
         />

@@ -8,6 +8,7 @@ import { batch } from '../stream'
 interface Draw {
   milligrams: number
   editionStream: string
+  layerId: string | null
   note: string
 }
 

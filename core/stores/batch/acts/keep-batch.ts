@@ -16,7 +16,7 @@ const batchKept = defineEvent(batch, 'batch-kept', (state, { milligrams, scraped
   changed(state, {
     left: milligrams,
     scraped: state.scraped + scraped,
-    keepings: appended(state.keepings, { left: milligrams, how, at: event.occurredAt }),
+    keepings: appended(state.keepings, { before: state.left, left: milligrams, scraped, how, at: event.occurredAt }),
   }),
 )
 

@@ -5,8 +5,8 @@ import { anyone } from '../../../ground/who'
 import type { WeighedRun } from '../../../ink/amount'
 import { batch } from '../stream'
 
-const runWeighed = defineEvent(batch, 'run-weighed', (state, data: WeighedRun) =>
-  changed(state, { runs: appended(state.runs, data) }),
+const runWeighed = defineEvent(batch, 'run-weighed', (state, data: WeighedRun, event) =>
+  changed(state, { runs: appended(state.runs, { ...data, at: event.occurredAt }) }),
 )
 
 /** What a run of pulls took is settled, for the room's own film. */

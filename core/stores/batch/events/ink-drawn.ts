@@ -6,13 +6,19 @@ interface Drawn {
   milligrams: number
   /** The edition it was drawn for; empty when it went into another batch. */
   editionStream: string
+  /** The layer it was drawn for, or null where that is not said. */
+  layerId: string | null
   note: string
 }
 
 /** Ink left the batch, for an edition or into another batch. */
-export const inkDrawn = defineEvent(batch, 'ink-drawn', (state, { milligrams, editionStream }: Drawn, event) =>
-  changed(state, {
-    left: state.left - milligrams,
-    draws: appended(state.draws, { milligrams, editionStream, at: event.occurredAt }),
-  }),
+export const inkDrawn = defineEvent(
+  batch,
+  'ink-drawn',
+  (state, { milligrams, editionStream, layerId }: Drawn, event) =>
+    changed(state, {
+      left: state.left - milligrams,
+      draws: appended(state.draws, { milligrams, editionStream, layerId, at: event.occurredAt }),
+    }),
+  [(data) => ({ ...data, layerId: null })],
 )
