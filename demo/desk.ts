@@ -139,7 +139,9 @@ export class EditionInHand {
   /** Describe a block a little larger than the image. @returns its id */
   async block(name: string, kind: BlockKind, thickness: number, more: Partial<BlockDescription> = {}): Promise<string> {
     const { width, height } = this.piece!.image
-    return await this.give('prepare-block', {
+    const blockId = this.desk.newId(this.at)
+    await this.give('prepare-block', {
+      blockId,
       block: {
         name,
         kind,
@@ -154,6 +156,7 @@ export class EditionInHand {
         ...more,
       },
     })
+    return blockId
   }
 
   async tear(lot: DemoLot, lotSheets: number, count: number, more: Partial<CommandData<'tear'>> = {}): Promise<this> {
@@ -181,13 +184,26 @@ export class EditionInHand {
     })
   }
 
-  /** Warm up and prove a layer on newsprint; the last proof is the BAT of the first layer. */
-  async prove(layer: number, warmUps: number, proofs: number, minutes = 4): Promise<this> {
+  /**
+   * Warm up and prove a layer on newsprint, and a later layer at last on a sheet of the stack; the last proof is the
+   * standard of its layer.
+   */
+  async prove(
+    layer: number,
+    warmUps: number,
+    proofs: number,
+    minutes = 4,
+    sheetId: number | null = null,
+  ): Promise<this> {
     for (let i = 0; i < warmUps; i++) await this.wait(minutes).pull(layer, null, { kind: 'warm-up' })
     let last = ''
     for (let i = 0; i < proofs; i++)
       last = await this.wait(minutes + 2).pull(layer, null, { kind: 'proof', proofKind: 'WP' })
-    if (layer === 0 && last) await this.give('set-bat', { pullId: last, reason: '' })
+    if (sheetId !== null)
+      last = await this.wait(minutes + 2).pull(layer, sheetId, { kind: 'proof', proofKind: 'WP', wetOnWet: true })
+    const layerId = this.layers[layer]!
+    if (last && (layer === 0 || sheetId !== null))
+      await this.give('approve-proof', { pullId: last, layerId, reason: '' })
     return this
   }
 

@@ -342,9 +342,9 @@ async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<vo
     note: 'lettering checked in the mirror',
     pictureId: await desk.picture(netLoftSecond),
   })
-  const second = upTo(1, 33)
-    .filter((id) => id !== 22)
-    .reverse()
+  const [secondProof, ...stack] = upTo(1, 33).filter((id) => id !== 22)
+  const second = stack.reverse()
+  await edition.prove(1, 0, 1, 4, secondProof)
   await edition.run(1, second, { 5: 'r register', 14: 'p', 20: 'r register' }, 2.5)
   await edition.wait(5 * 24 * 60).dry(1, second)
   await edition.give('cut-further', { layerId: edition.layers[1]! })
@@ -355,9 +355,9 @@ async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<vo
     note: '',
     pictureId: await desk.picture(netLoftThird),
   })
-  const third = second.filter((_, i) => i !== 4 && i !== 19).reverse()
+  const [thirdProof, ...third] = second.filter((_, i) => i !== 4 && i !== 19).reverse()
   edition.at = desk.now - 2.6 * hour
-  await edition.prove(2, 1, 0)
+  await edition.prove(2, 1, 0, 4, thirdProof)
   await edition.run(
     2,
     third.slice(0, 23),

@@ -2,6 +2,7 @@ import { type CommandData } from '#core/house/acts'
 import { computed, ref } from 'vue'
 import { isDryFor, nextSheet, stackFor } from '#core/edition/stack'
 import type { Pull } from '#core/edition/pull'
+import { standardOf } from '#core/edition/standards'
 import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
 import { useEdition } from '~/stores/edition'
 import { useSession } from '~/stores/session'
@@ -114,12 +115,15 @@ export function useBench(wantedLayer: string) {
       if (lastVoided.value) await edition.tap('restore-pull', { pullId: lastVoided.value.pullId })
     })
 
-  const makeBat = () =>
+  const approve = () =>
     inTurn(async () => {
-      if (last.value)
-        await edition.tap('set-bat', {
-          pullId: last.value.pullId,
-          reason: edition.state?.bat ? 'a later proof was better' : '',
+      const { state } = edition
+      const proof = last.value
+      if (state && proof)
+        await edition.tap('approve-proof', {
+          pullId: proof.pullId,
+          layerId: proof.layerId,
+          reason: standardOf(state, proof.layerId) ? 'a later proof was better' : '',
         })
     })
 
@@ -147,7 +151,7 @@ export function useBench(wantedLayer: string) {
     adjust,
     takeBack,
     bringBack,
-    makeBat,
+    approve,
     declareDry,
   }
 }

@@ -49,7 +49,7 @@ describe('the tally', () => {
   const table = new PressTable().tear(6)
   table.must('pull', table.pullData(null, { kind: 'warm-up' }))
   const proof = table.must('pull', table.pullData(null, { kind: 'proof', proofKind: 'CTP' }))
-  table.must('set-bat', { pullId: proof, reason: '' })
+  table.must('approve-proof', { pullId: proof, layerId: table.layer, reason: '' })
   table.pull(1)
   table.must('adjust', { layerId: table.layer, kind: 'ink-more', note: '' })
   const back = table.pull(2)

@@ -48,7 +48,7 @@ export function strokesOf(
   return shown.map((pull, i) => {
     const from = shown[i - 1]?.ordinal ?? 0
     const stored = isStored(pull.pullId)
-    const bat = state.bat?.pullId === pull.pullId
+    const bat = state.standards.some(({ pullId }) => pullId === pull.pullId)
     const words = ticksBefore(adjustments, from, pull.ordinal)
     const layer = layerOf(state, pull.layerId)?.name ?? ''
     const by = nameOf(pull.by)

@@ -35,6 +35,8 @@ export function rowOf(place: Place): { key: string; label: string; order: number
     }
     case 'bat':
       return { key: 'bat', label: 'BAT', order: 80 }
+    case 'standard':
+      return { key: `standard-${place.layer}`, label: `standard, layer ${place.layer}`, order: 79 + place.layer / 100 }
     case 'proof':
       return { key: `proof-${place.proof}`, label: proofLabel(place.proof), order: 81 }
     case 'left behind':

@@ -93,7 +93,7 @@ describe('the roll-up routine', () => {
 describe('what a block and its layers are to look like', () => {
   it('keeps the inked share with the block, and how it was read', () => {
     const table = new PressTable()
-    const blockId = table.must('prepare-block', { block })
+    const blockId = table.prepareBlock(block)
     const reading = { pictureId: 'p', threshold: 120, lightInked: false, masked: [] }
     table.must('set-inked-share', { blockId, share: 0.42, reading })
     expect(table.edition.blocks[0]!.inkedShare).toEqual({ share: 0.42, reading })

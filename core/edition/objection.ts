@@ -42,7 +42,7 @@ function sheetObjection(state: EditionState, layer: Layer, sheet: Sheet, pull: P
   const place = placeOf(state, sheet)
   if (sheet.mark || sheet.signed) return { rule: 'numbered', message: `Sheet ${sheet.id} is numbered already.` }
   const proofPaper = place.kind === 'left behind' && (pull.kind !== 'pull' || pull.happened === true)
-  const lostSince = pull.restored === true && ['reject', 'proof', 'bat'].includes(place.kind)
+  const lostSince = pull.restored === true && ['reject', 'proof', 'standard', 'bat'].includes(place.kind)
   if (!isAlive(place) && !proofPaper && !lostSince)
     return { rule: 'sheet-not-alive', message: `Sheet ${sheet.id} is no longer in the stack (${place.kind}).` }
   return pull.kind === 'pull' ? orderObjection(state, layer, sheet, pull.wetOnWet) : null

@@ -3,6 +3,7 @@ import type { EditionState } from './state'
 import type { Sheet } from './sheet'
 import { layerNumber } from './layer'
 import { livePullsOn } from './pull'
+import { standardWord } from './standards'
 import { worst, type ProofKind, type Verdict } from '../print/verdicts'
 
 /** Where one sheet is. Every sheet is in exactly one place. */
@@ -11,6 +12,8 @@ export type Place =
   | { kind: 'destroyed' }
   | { kind: 'reject'; layer: number; faults: string[] }
   | { kind: 'bat' }
+  /** Carries the approved proof of a layer that is not the last. */
+  | { kind: 'standard'; layer: number }
   | { kind: 'proof'; proof: ProofKind | 'warm-up' | 'ghost' | 'practice' }
   | { kind: 'marked'; series: Series; number: number; signed: boolean }
   | { kind: 'blank' }
@@ -52,7 +55,11 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
   const verdict = standingVerdict(state, sheet)
   const other = pulls.find((pull) => pull.kind !== 'pull')
   if (sheet.spoiled) return { kind: 'reject', layer: reached, faults: [sheet.spoiled.fault] }
-  if (other && state.bat?.pullId === other.pullId) return { kind: 'bat' }
+  const standard = other && state.standards.find(({ pullId }) => pullId === other.pullId)
+  if (standard)
+    return standardWord(state, standard.layerId) === 'BAT'
+      ? { kind: 'bat' }
+      : { kind: 'standard', layer: layerNumber(state, standard.layerId) }
   if (other)
     return {
       kind: 'proof',

@@ -117,9 +117,9 @@ describe('undoing at the bench', () => {
   it('does not void the BAT, a void pull or an unknown one', () => {
     const table = new PressTable().tear(3)
     const proof = table.pull(1, { kind: 'proof' })
-    table.must('set-bat', { pullId: proof, reason: '' })
+    table.must('approve-proof', { pullId: proof, layerId: table.layer, reason: '' })
     const voiding = (pullId: string) => table.give('void-pull', { pullId, reason: '' }).refusal?.code
-    expect(voiding(proof)).toBe('is-bat')
+    expect(voiding(proof)).toBe('is-standard')
     expect(voiding('none')).toBe('unknown-pull')
     const pull = table.pull(2)
     expect(voiding(pull)).toBeUndefined()
@@ -127,7 +127,9 @@ describe('undoing at the bench', () => {
     expect(
       table.give('judge-pull', { pullId: pull, verdict: 'good', faults: [], rescued: null, reason: '' }).refusal?.code,
     ).toBe('voided')
-    expect(table.give('set-bat', { pullId: pull, reason: 'x' }).refusal?.code).toBe('not-live')
+    expect(table.give('approve-proof', { pullId: pull, layerId: table.layer, reason: 'x' }).refusal?.code).toBe(
+      'not-live',
+    )
     expect(table.give('restore-pull', { pullId: proof }).refusal?.code).toBe('not-void')
   })
 

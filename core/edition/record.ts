@@ -3,7 +3,8 @@ import type { EditionPlan } from '../plan/plan'
 import { allSeries, type Series } from '../print/series'
 import type { StudioState } from '../stores/studio/state'
 import type { EditionState } from './state'
-import { isLive, livePullsOn } from './pull'
+import { isLive, livePullsOn, pullOf } from './pull'
+import { batOf } from './standards'
 import { setupInForce } from './layer'
 import { faultWord } from '../print/faults'
 import { type Count, countEdition } from './count'
@@ -72,6 +73,7 @@ export function sheetLines(state: EditionState): SheetLine[] {
 export function editionRecord(state: EditionState, studio: StudioState, nameOf: (id: string) => string): EditionRecord {
   const plan = state.plan!
   const live = state.pulls.filter(isLive)
+  const bat = batOf(state)
   const kinds = [...new Set(live.filter((pull) => pull.kind !== 'pull').map((pull) => pull.proofKind ?? pull.kind))]
   return {
     format: 'ample-tally edition record',
@@ -116,9 +118,7 @@ export function editionRecord(state: EditionState, studio: StudioState, nameOf: 
     })),
     count: countEdition(state),
     impressions: live.length,
-    bat: state.bat
-      ? { pull: live.find((pull) => pull.pullId === state.bat!.pullId)?.ordinal ?? 0, at: state.bat.at }
-      : null,
+    bat: bat ? { pull: pullOf(state, bat.pullId)?.ordinal ?? 0, at: bat.at } : null,
     amendments: state.amendments.map((amendment) => ({ ...amendment, by: nameOf(amendment.by) })),
     sheets: sheetLines(state),
   }

@@ -1,3 +1,6 @@
+import { evolve } from '../house/streams'
+import { upcast } from '../house/upcast'
+import { batOf } from './standards'
 import { tornRight } from '../../tests/fixtures/torn'
 import { describe, expect, it } from 'vitest'
 import { PressTable, plan } from '../../tests/fixtures/press-table'
@@ -242,22 +245,60 @@ describe('rules 7 and 8: layers in order, on dry sheets, until the block is cut'
   })
 })
 
-describe('rule 9: one BAT at a time', () => {
-  it('comes from a proof and is replaced with a reason', () => {
+describe('rule 9: one standard a layer at a time, the last being the BAT', () => {
+  it('comes from a proof of its layer and is replaced with a reason', () => {
     const table = new PressTable().tear(3)
-    const good = table.pull(1)
-    expect(code(table.give('set-bat', { pullId: good, reason: '' }))).toBe('not-a-proof')
+    const approve = (pullId: string, reason = '', layerId = table.layer) =>
+      code(table.give('approve-proof', { pullId, layerId, reason }))
+    expect(approve(table.pull(1))).toBe('not-a-proof')
     const [first, second] = [
       table.pull(2, { kind: 'proof' }),
       table.must('pull', table.pullData(null, { kind: 'proof' })),
     ]
-    table.must('set-bat', { pullId: first, reason: '' })
-    expect(code(table.give('set-bat', { pullId: second, reason: '' }))).toBe('reason-missing')
-    table.must('set-bat', { pullId: second, reason: 'softer sky' })
-    expect(table.edition).toMatchObject({
-      bat: { pullId: second },
-      earlierBats: [{ pullId: first, reason: 'softer sky' }],
-    })
+    expect(approve(first)).toBeUndefined()
+    expect(approve(first)).toBe('is-standard')
+    expect(approve(second)).toBe('reason-missing')
+    expect(code(table.give('void-pull', { pullId: first, reason: '' }))).toBe('is-standard')
+    expect(approve(second, 'softer sky')).toBeUndefined()
+    expect(batOf(table.edition)?.pullId).toBe(second)
+    expect(table.edition.earlierStandards).toEqual([{ layerId: table.layer, pullId: first, reason: 'softer sky' }])
+  })
+
+  it('of a later layer lies on a sheet that carries the layers before it', () => {
+    const table = new PressTable().tear(5)
+    const slate = table.must('add-layer', { name: 'slate', blocks: [] })
+    const approve = (pullId: string, layerId: string) =>
+      code(table.give('approve-proof', { pullId, layerId, reason: '' }))
+    const key = table.pull(5, { kind: 'proof' })
+    expect(approve(key, slate)).toBe('other-layer')
+    expect(approve(key, 'none')).toBe('unknown-layer')
+    expect(approve(key, table.layer)).toBeUndefined()
+    const onNewsprint = table.must('pull', table.pullData(null, { kind: 'proof', layerId: slate }))
+    const onBlank = table.pull(4, { kind: 'proof', layerId: slate })
+    for (const proof of [onNewsprint, onBlank]) expect(approve(proof, slate)).toBe('layers-missing')
+    table.pull(1)
+    const proof = table.pull(1, { kind: 'proof', layerId: slate })
+    expect(approve(proof, slate)).toBeUndefined()
+    expect(batOf(table.edition)?.pullId).toBe(proof)
+    const rows = () => countEdition(table.edition).rows.map(({ label }) => label)
+    expect(rows()).toEqual(expect.arrayContaining(['standard, layer 1', 'BAT']))
+    // A layer more, and neither is the last one's any longer.
+    table.must('add-layer', { name: 'rust', blocks: [] })
+    expect(batOf(table.edition)).toBeUndefined()
+    expect(rows()).toEqual(expect.arrayContaining(['standard, layer 1', 'standard, layer 2']))
+  })
+
+  it('in an old ledger is that of the layer of its proof', () => {
+    const table = new PressTable().tear(3)
+    const proof = table.pull(2, { kind: 'proof' })
+    const old = {
+      stream: table.stream,
+      type: 'bat-set',
+      version: 1,
+      data: { pullId: proof, reason: '', replaced: null },
+    }
+    const event = { ...table.events.at(-1)!, ...old, seq: table.edition.seq + 1 }
+    expect(batOf(evolve(table.edition, upcast(event)))?.pullId).toBe(proof)
   })
 })
 
@@ -345,8 +386,8 @@ describe('before ink is opened', () => {
 
   it('blocks are described, changed and followed from state to state', () => {
     const table = new PressTable()
-    expect(code(table.give('prepare-block', { block: { ...block, name: ' ' } }))).toBe('block-unfit')
-    table.must('prepare-block', { block })
+    expect(code(table.give('prepare-block', { blockId: 'k', block: { ...block, name: ' ' } }))).toBe('block-unfit')
+    table.prepareBlock(block)
     const blockId = table.edition.blocks[0]!.id
     const state = { blockId, name: ' first state ', cutOn: '2026-11-02', note: '', pictureId: null }
     expect(code(table.give('record-block-state', { ...state, name: '' }))).toBe('name-missing')
@@ -359,7 +400,7 @@ describe('before ink is opened', () => {
 
   it('an exposure names a step that was tested, and lasts longer than nothing', () => {
     const table = new PressTable()
-    table.must('prepare-block', { block })
+    table.prepareBlock(block)
     const blockId = table.edition.blocks[0]!.id
     expect(code(table.give('find-exposure', { blockId, exposure: { ...exposure, exposure: 0 } }))).toBe(
       'exposure-missing',

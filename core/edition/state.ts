@@ -1,14 +1,14 @@
-import type { BlockDescription } from '../block/block'
-import type { ExposureRecord } from '../block/exposure'
-import type { OverprintPlan, ShareReading } from '../ink/roll-up'
+import type { OverprintPlan } from '../ink/roll-up'
 import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan } from '../plan/plan'
 import type { Series } from '../print/series'
 import type { AdjustmentKind } from '../print/verdicts'
 import type { RegisterPlan } from '../register/registration'
+import type { BlockBook } from '../stores/block/book'
 import type { Layer } from './layer'
 import type { Pull } from './pull'
 import type { Sheet, Torn } from './sheet'
+import type { Standard } from './standards'
 
 export interface Adjustment {
   id: string
@@ -21,26 +21,9 @@ export interface Adjustment {
   voided: boolean
 }
 
-/** A block as cut at one moment. */
-export interface BlockState {
-  stateId: string
-  name: string
-  /** Day it was cut, ISO date. */
-  cutOn: string
-  note: string
-  /** A picture or a rubbing of it, by the hash of its file, or null. */
-  pictureId: string | null
-}
-
-export interface Block {
+/** A block as the edition has it in hand. */
+export interface Block extends BlockBook {
   id: string
-  block: BlockDescription
-  /** As it was cut, oldest first. */
-  states: BlockState[]
-  /** Exposure records of a plate, oldest first; the last is in force. */
-  exposures: (ExposureRecord & { at: string })[]
-  /** Share of the block that carries ink, 0 to 1, and how it was read. */
-  inkedShare: { share: number; reading: ShareReading | null } | null
 }
 
 /** Everything an edition's stream says, folded. Treat as frozen: `evolve` returns a new one. */
@@ -63,8 +46,9 @@ export interface EditionState {
   torn: Torn[]
   pulls: Pull[]
   adjustments: Adjustment[]
-  bat: { pullId: string; at: string } | null
-  earlierBats: { pullId: string; reason: string }[]
+  /** The approved proof of each layer that has one; the last layer's is the BAT. */
+  standards: Standard[]
+  earlierStandards: { layerId: string; pullId: string; reason: string }[]
   /** Size of each series once numbers were given. */
   seriesSize: Partial<Record<Series, number>>
   amendments: { size: number; reason: string; at: string; by: string }[]
@@ -93,8 +77,8 @@ export function emptyEdition(stream: string): EditionState {
     torn: [],
     pulls: [],
     adjustments: [],
-    bat: null,
-    earlierBats: [],
+    standards: [],
+    earlierStandards: [],
     seriesSize: {},
     amendments: [],
     startedAt: '',

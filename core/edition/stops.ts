@@ -3,6 +3,7 @@ import type { EditionState } from './state'
 import { setupInForce } from './layer'
 import { figures } from './count'
 import { layerAtPress, unfinished, waitingFor } from './stack'
+import { batOf } from './standards'
 import { tallied } from './tally'
 
 export type StopKey = 'plan' | 'block' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'curate' | 'sign' | 'close'
@@ -50,9 +51,16 @@ function preparing(edition: EditionState, wanted: number): Record<'block' | 'pap
 function printing(edition: EditionState): Record<'prove' | 'pull', Told> {
   const { made } = figures(edition)
   const proofs = tallied(edition, 'live proof')
+  const { layers, standards } = edition
+  const hasBat = batOf(edition) !== undefined
+  const approved = layers.length > 1 ? `${standards.length} of ${layers.length} standards` : 'BAT'
   const isPulled = made > 0 && unfinished(edition) === 0
   return {
-    prove: [edition.bat ? 'BAT' : proofs > 0 ? plural(proofs, 'proof') : 'no BAT', edition.bat !== null, proofs > 0],
+    prove: [
+      standards.length > 0 ? approved : proofs > 0 ? plural(proofs, 'proof') : 'no BAT',
+      hasBat && standards.length === layers.length,
+      proofs > 0,
+    ],
     pull: [made === 0 ? 'not yet' : isPulled ? 'all pulled' : pulledOf(edition), isPulled, edition.pulls.length > 0],
   }
 }

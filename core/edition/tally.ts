@@ -119,7 +119,7 @@ function changedPulls(base: EditionState, state: EditionState): Set<number> {
   return found
 }
 
-/** Places of the sheets that may stand otherwise: changed themselves, or by a pull on them, or by the BAT. */
+/** Places of the sheets that may stand otherwise: changed themselves, or by a pull on them, or as a standard. */
 function changedSheets(base: EditionState, state: EditionState, pulls: ReadonlySet<number>): Set<number> {
   const found = new Set<number>()
   if (base.sheets !== state.sheets)
@@ -131,8 +131,8 @@ function changedSheets(base: EditionState, state: EditionState, pulls: ReadonlyS
     touch(base.pulls[at], base)
     touch(state.pulls[at], state)
   }
-  if (base.bat?.pullId !== state.bat?.pullId)
-    for (const bat of [base.bat, state.bat]) touch(bat ? pullOf(state, bat.pullId) : undefined, state)
+  if (base.standards !== state.standards)
+    for (const { pullId } of [...base.standards, ...state.standards]) touch(pullOf(state, pullId), state)
   return found
 }
 
@@ -216,7 +216,7 @@ function passKeys(state: EditionState, { sheet, place, layers }: Standing): stri
 
 /** The layer whose proof took this sheet out of the stack. */
 function proofKeys(state: EditionState, { sheet, place }: Standing): string[] {
-  if (place.kind !== 'proof' && place.kind !== 'bat') return []
+  if (place.kind !== 'proof' && place.kind !== 'standard' && place.kind !== 'bat') return []
   const proof = livePullsOn(state, sheet).find((pull) => pull.kind !== 'pull')
   return proof ? [`proofed ${proof.layerId}`] : []
 }

@@ -1,6 +1,7 @@
 import { addLayer } from '../edition/acts/add-layer'
 import { adjust } from '../edition/acts/adjust'
 import { amendSize } from '../edition/acts/amend-size'
+import { approveProof } from '../edition/acts/approve-proof'
 import { changeBlock } from '../edition/acts/change-block'
 import { changeLayer } from '../edition/acts/change-layer'
 import { changePlan } from '../edition/acts/change-plan'
@@ -22,7 +23,6 @@ import { recordBlockState } from '../edition/acts/record-block-state'
 import { recoverSheet } from '../edition/acts/recover-sheet'
 import { reopen } from '../edition/acts/reopen'
 import { restorePull } from '../edition/acts/restore-pull'
-import { setBat } from '../edition/acts/set-bat'
 import { setInkedShare } from '../edition/acts/set-inked-share'
 import { setPress } from '../edition/acts/set-press'
 import { setRollUp } from '../edition/acts/set-roll-up'
@@ -33,6 +33,7 @@ import { splitSheet } from '../edition/acts/split-sheet'
 import { spoilSheet } from '../edition/acts/spoil-sheet'
 import { startEdition } from '../edition/acts/start-edition'
 import { tear } from '../edition/acts/tear'
+import { useBlock } from '../edition/acts/use-block'
 import { voidAdjustment } from '../edition/acts/void-adjustment'
 import { voidPull } from '../edition/acts/void-pull'
 import { withdrawNumbers } from '../edition/acts/withdraw-numbers'
@@ -45,6 +46,8 @@ import { mixBatch } from '../stores/batch/acts/mix-batch'
 import { reweighBatch } from '../stores/batch/acts/reweigh-batch'
 import { seeDrawDown } from '../stores/batch/acts/see-draw-down'
 import { weighRun } from '../stores/batch/acts/weigh-run'
+import { cancelBlock } from '../stores/block/acts/cancel-block'
+import { keepBlock } from '../stores/block/acts/keep-block'
 import { addLot } from '../stores/lot/acts/add-lot'
 import { buyPaper } from '../stores/lot/acts/buy-paper'
 import { countLot } from '../stores/lot/acts/count-lot'
@@ -76,6 +79,7 @@ const editionActs = [
   planPiece,
   tear,
   prepareBlock,
+  useBlock,
   changeBlock,
   recordBlockState,
   findExposure,
@@ -91,7 +95,7 @@ const editionActs = [
   settleDispute,
   adjust,
   voidAdjustment,
-  setBat,
+  approveProof,
   declareDry,
   cutFurther,
   spoilSheet,
@@ -110,6 +114,8 @@ const editionActs = [
 
 /** Everything a person can do with what the room owns. */
 const storeActs = [
+  keepBlock,
+  cancelBlock,
   addLot,
   describeLot,
   buyPaper,

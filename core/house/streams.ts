@@ -6,6 +6,8 @@ import { folding } from '../ground/fold'
 import { refuse } from '../ground/refusal'
 import type { BatchState } from '../stores/batch/state'
 import { batch } from '../stores/batch/stream'
+import type { BlockState } from '../stores/block/state'
+import { block } from '../stores/block/stream'
 import type { LotState } from '../stores/lot/state'
 import { lot } from '../stores/lot/stream'
 import type { PressState } from '../stores/press/state'
@@ -16,9 +18,9 @@ import type { TubState } from '../stores/tub/state'
 import { tub } from '../stores/tub/stream'
 import { actOf, eventOf } from './acts'
 
-export type StreamState = EditionState | LotState | BatchState | TubState | PressState | StudioState
+export type StreamState = EditionState | BlockState | LotState | BatchState | TubState | PressState | StudioState
 
-const all = [edition, lot, batch, tub, press, studio] as const
+const all = [edition, block, lot, batch, tub, press, studio] as const
 
 /** The kinds of stream there are. */
 export const streamKinds: readonly string[] = all.map((stream) => stream.kind)

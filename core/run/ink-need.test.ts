@@ -56,7 +56,7 @@ describe('pulls a layer still takes', () => {
 describe('ink for a layer', () => {
   it('is reckoned from its block, its share, its roller and its sessions, and says what is guessed', () => {
     const table = new PressTable({ start: 34 })
-    const blockId = table.must('prepare-block', { block: block('key block') })
+    const blockId = table.prepareBlock(block('key block'))
     expect(inkNeed(table.edition, table.layer, known)[0]!.guessed).toEqual([
       '50 % of the block inked',
       'a film of 8 µm',
@@ -111,10 +111,10 @@ describe('ink for a layer', () => {
   it('finds the block of a layer by its name, its place, or because it is the only one', () => {
     const table = new PressTable({ method: 'several blocks' })
     const second = table.must('add-layer', { name: 'rust', blocks: [] })
-    table.must('prepare-block', { block: block('one') })
+    table.prepareBlock(block('one'))
     const layer = (id: string) => table.edition.layers.find((known) => known.id === id)!
     expect(blockOf(table.edition, layer(second))!.block.name).toBe('one')
-    table.must('prepare-block', { block: block('two') })
+    table.prepareBlock(block('two'))
     expect(blockOf(table.edition, layer(second))!.block.name).toBe('two')
     table.must('change-layer', { layerId: second, name: 'rust', blocks: ['one'], routine: '', stackOrder: 'pulled' })
     expect(blockOf(table.edition, layer(second))!.block.name).toBe('one')

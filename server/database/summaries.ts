@@ -96,7 +96,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     strokes: newestPulls(state, strokesShown, (pull) => isHere(pull) && pull.disputed === null).map((pull) => ({
       kind: pull.kind,
       verdict: pull.verdict,
-      bat: state.bat?.pullId === pull.pullId,
+      bat: state.standards.some(({ pullId }) => pullId === pull.pullId),
       voided: pull.voided,
     })),
     passes: passesOf(state),

@@ -113,11 +113,18 @@ class Block implements BlockDescription {
 }
 
 export class PrepareBlock {
+  @IsString() @Length(1, 64) blockId!: string
   @Nested(() => Block) block!: Block
 }
 
-export class ChangeBlock extends PrepareBlock {
+export class ChangeBlock extends PrepareBlock {}
+
+export class UseBlock {
   @IsString() @Length(1, 64) blockId!: string
+}
+
+export class KeepBlock {
+  @IsString() @Length(1, 120) where!: string
 }
 
 export class RecordBlockState {

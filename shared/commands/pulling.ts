@@ -47,6 +47,10 @@ export class NamePullWithReason extends NamePull {
   @IsString() @MaxLength(500) reason!: string
 }
 
+export class ApproveProof extends NamePullWithReason {
+  @IsString() @Length(1, 64) layerId!: string
+}
+
 export class SettleDispute extends NamePullWithReason {
   @IsIn(['void', 'move']) outcome!: 'void' | 'move'
   @OrNull() @IsInt() @Min(1) sheetId!: number | null

@@ -1,3 +1,4 @@
+import { v7 } from 'uuid'
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
@@ -95,7 +96,7 @@ describe('a picture of a block', () => {
       transfer: 'film',
       note: '',
     }
-    await client.give(stream, 'prepare-block', { block })
+    await client.give(stream, 'prepare-block', { blockId: v7(), block })
     const blockId = (await client.read(id)).state.blocks[0]!.id
     const state = (pictureId: string) => ({ blockId, name: 'first state', cutOn: '2026-11-02', note: '', pictureId })
     expect((await client.give(stream, 'record-block-state', state('0'.repeat(64)))).body.code).toBe('unknown-picture')

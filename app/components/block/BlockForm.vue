@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { v7 } from 'uuid'
 import { type BlockDescription, blockKinds, flipWords, mustFlip, transfers } from '#core/block/block'
 import type { Block } from '#core/edition/state'
 
@@ -45,7 +46,7 @@ async function save() {
   const act = () =>
     props.known
       ? edition.give('change-block', { blockId: props.known.id, block })
-      : edition.give('prepare-block', { block })
+      : edition.give('prepare-block', { blockId: v7(), block })
   if (await giving(act)) {
     draft.done()
     emit('done')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { standardOf, standardWord } from '#core/edition/standards'
 import type { Pull } from '#core/edition/pull'
 import { faults } from '#core/print/faults'
 import { type Verdict, verdicts } from '#core/print/verdicts'
@@ -46,10 +47,10 @@ const judge = (verdict: Verdict, given: string[]) =>
       <VTextField v-model="reason" label="Reason" placeholder="for voiding or replacing" />
       <VBtn class="quiet" @click="edition.tap('void-pull', { pullId: pull.pullId, reason })">Void</VBtn>
       <VBtn
-        v-if="pull.kind === 'proof' && edition.state!.bat?.pullId !== pull.pullId"
+        v-if="pull.kind === 'proof' && standardOf(edition.state!, pull.layerId)?.pullId !== pull.pullId"
         class="quiet"
-        @click="edition.tap('set-bat', { pullId: pull.pullId, reason })"
-        >Make it the BAT</VBtn
+        @click="edition.tap('approve-proof', { pullId: pull.pullId, layerId: pull.layerId, reason })"
+        >Make it the {{ standardWord(edition.state!, pull.layerId) }}</VBtn
       >
     </div>
   </div>

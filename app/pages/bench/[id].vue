@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { standardWord } from '#core/edition/standards'
 import { choresDue, routineWords } from '#core/ink/roll-up'
 import { goal } from '#core/plan/plan'
 import { adjustmentKinds, adjustmentWord } from '#core/print/verdicts'
@@ -128,7 +129,7 @@ const keys: Record<string, () => unknown> = {
   a: () => toggle('adjust'),
   m: () => toggle('more'),
   '?': () => toggle('more'),
-  b: () => bench.makeBat(),
+  b: () => bench.approve(),
   e: () => bench.rescue('re-inked'),
   n: () => bench.rescue('burnished'),
   c: () => {
@@ -226,8 +227,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         <div v-else-if="panel === 'more'" class="panel" role="group" aria-label="More">
           <button type="button" @click="other('warm-up')"><kbd>W</kbd>Warm-up</button
           ><button type="button" @click="other('ghost')">Ghost</button>
-          <button type="button" :disabled="bench.last.value?.kind !== 'proof'" @click="bench.makeBat()">
-            <kbd>B</kbd>Last proof is the BAT
+          <button type="button" :disabled="bench.last.value?.kind !== 'proof'" @click="bench.approve()">
+            <kbd>B</kbd>Last proof is the {{ standardWord(state, bench.layerId.value) }}
           </button>
           <button
             type="button"

@@ -2,7 +2,9 @@ import { blockFault, type BlockDescription } from '../../block/block'
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
-import { hasBlock } from '../block'
+import { blockWritten } from '../../stores/block/events/block-written'
+import { block } from '../../stores/block/stream'
+import { hasBlock, writtenIn } from '../block'
 import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
@@ -18,10 +20,15 @@ const blockChanged = defineEvent(edition, 'block-changed', (state, { blockId, bl
 
 /** What is said of a block is put right. */
 export const changeBlock = defineAct(edition, 'change-block', anyone, {
-  events: [blockChanged],
-  rule: ({ edition }, data: BlockChanged) => {
+  needs: (data: BlockChanged) => ({ book: block.of(data.blockId) }),
+  events: [blockChanged, blockWritten],
+  rule: ({ edition, book }, data: BlockChanged) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
     const fault = blockFault(data.block)
-    return fault ? refuseFault('block-unfit', fault) : [blockChanged.on(edition, data)]
+    if (fault) return refuseFault('block-unfit', fault)
+    return [
+      blockChanged.on(edition, data),
+      writtenIn(edition, book, data.blockId, (before) => ({ ...before, block: data.block })),
+    ]
   },
 })

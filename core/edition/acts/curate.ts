@@ -39,7 +39,7 @@ export const curate = defineAct(edition, 'curate', anyone, {
   },
 })
 
-const neverPrints: ReadonlySet<string> = new Set(['proof', 'bat', 'split', 'destroyed'])
+const neverPrints: ReadonlySet<string> = new Set(['proof', 'standard', 'bat', 'split', 'destroyed'])
 
 function isPrint(state: EditionState, sheet: Sheet): boolean {
   return layersOn(state, sheet).length > 0 && !neverPrints.has(placeOf(state, sheet).kind) && !sheet.spoiled

@@ -2,7 +2,9 @@ import type { ExposureRecord } from '../../block/exposure'
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
-import { hasBlock } from '../block'
+import { blockWritten } from '../../stores/block/events/block-written'
+import { block } from '../../stores/block/stream'
+import { hasBlock, writtenIn } from '../block'
 import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
@@ -21,13 +23,18 @@ const exposureFound = defineEvent(edition, 'exposure-found', (state, { blockId, 
 
 /** The exposure of a plate is found by its step test. */
 export const findExposure = defineAct(edition, 'find-exposure', anyone, {
-  events: [exposureFound],
-  rule: ({ edition }, data: Exposure) => {
+  needs: (data: Exposure) => ({ book: block.of(data.blockId) }),
+  events: [exposureFound, blockWritten],
+  rule: ({ edition, book }, data: Exposure, context) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
     const { exposure, firstHolding, steps } = data.exposure
     if (!(exposure > 0)) return refuse('exposure-missing', 'Give the exposure in seconds, above 0.', 'exposure')
     if (firstHolding !== null && firstHolding >= steps.length)
       return refuse('unknown-step', 'The step that holds is not one of those tested.', 'firstHolding')
-    return [exposureFound.on(edition, data)]
+    const found = { ...data.exposure, at: context.occurredAt }
+    return [
+      exposureFound.on(edition, data),
+      writtenIn(edition, book, data.blockId, (before) => ({ ...before, exposures: [...before.exposures, found] })),
+    ]
   },
 })

@@ -3,28 +3,35 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { refuse, refuseFault } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
+import { newBook } from '../../stores/block/book'
+import { blockWritten } from '../../stores/block/events/block-written'
+import { block } from '../../stores/block/stream'
+import { hasBlock, mostBlocks, tooManyBlocks } from '../block'
 import { edition } from '../stream'
 
-const mostBlocks = 40
+interface Prepared {
+  blockId: string
+  block: BlockDescription
+}
 
-const blockPrepared = defineEvent(
-  edition,
-  'block-prepared',
-  (state, { blockId, block }: { blockId: string; block: BlockDescription }) =>
-    changed(state, {
-      blocks: appended(state.blocks, { id: blockId, block, states: [], exposures: [], inkedShare: null }),
-    }),
+const blockPrepared = defineEvent(edition, 'block-prepared', (state, { blockId, block }: Prepared) =>
+  changed(state, { blocks: appended(state.blocks, { id: blockId, ...newBook(block) }) }),
 )
 
-/** A block is taken in hand for the edition. */
+/** A new block is taken in hand for the edition. */
 export const prepareBlock = defineAct(edition, 'prepare-block', anyone, {
-  events: [blockPrepared],
-  rule: ({ edition }, { block }: { block: BlockDescription }, context) => {
-    if (edition.blocks.length >= mostBlocks)
-      return refuse('too-many-blocks', `An edition takes at most ${mostBlocks} blocks.`)
-    const fault = blockFault(block)
+  needs: (data: Prepared) => ({ book: block.of(data.blockId) }),
+  events: [blockPrepared, blockWritten],
+  rule: ({ edition, book }, data: Prepared) => {
+    if (edition.blocks.length >= mostBlocks) return tooManyBlocks()
+    if (book.book !== null || hasBlock(edition, data.blockId))
+      return refuse('already-there', 'That block is here already. Reload the page and look under Block.')
+    const fault = blockFault(data.block)
     return fault
       ? refuseFault('block-unfit', fault)
-      : [blockPrepared.on(edition, { blockId: context.commandId, block })]
+      : [
+          blockPrepared.on(edition, data),
+          blockWritten.on(book, { ...newBook(data.block), editionStream: edition.stream }),
+        ]
   },
 })

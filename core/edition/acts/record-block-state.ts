@@ -1,13 +1,15 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
-import { hasBlock } from '../block'
+import type { BlockCut } from '../../stores/block/book'
+import { blockWritten } from '../../stores/block/events/block-written'
+import { block } from '../../stores/block/stream'
+import { hasBlock, writtenIn } from '../block'
 import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
-import type { BlockState } from '../state'
 import { edition } from '../stream'
 
-interface Cut extends Omit<BlockState, 'stateId'> {
+interface Cut extends Omit<BlockCut, 'stateId'> {
   blockId: string
 }
 
@@ -20,12 +22,18 @@ const blockStateRecorded = defineEvent(
 
 /** A block is looked at as it is cut now: a picture or a rubbing, and what was cut. */
 export const recordBlockState = defineAct(edition, 'record-block-state', anyone, {
-  events: [blockStateRecorded],
-  rule: ({ edition }, data: Cut, context) => {
+  needs: (data: Cut) => ({ book: block.of(data.blockId) }),
+  events: [blockStateRecorded, blockWritten],
+  rule: ({ edition, book }, data: Cut, context) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
     const name = data.name.trim()
-    return name === ''
-      ? refuse('name-missing', 'Say what was cut, for instance “second state, sky cleared”.', 'name')
-      : [blockStateRecorded.on(edition, { ...data, name, stateId: context.commandId })]
+    if (name === '')
+      return refuse('name-missing', 'Say what was cut, for instance “second state, sky cleared”.', 'name')
+    const { blockId, ...said } = data
+    const cut = { ...said, name, stateId: context.commandId }
+    return [
+      blockStateRecorded.on(edition, { ...cut, blockId }),
+      writtenIn(edition, book, blockId, (before) => ({ ...before, states: [...before.states, cut] })),
+    ]
   },
 })

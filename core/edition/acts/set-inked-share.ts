@@ -2,7 +2,9 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
 import type { ShareReading } from '../../ink/roll-up'
-import { hasBlock } from '../block'
+import { blockWritten } from '../../stores/block/events/block-written'
+import { block } from '../../stores/block/stream'
+import { hasBlock, writtenIn } from '../block'
 import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
@@ -20,11 +22,16 @@ const inkedShareFound = defineEvent(edition, 'inked-share-found', (state, { bloc
 
 /** How much of a block carries ink, read from a picture or typed. */
 export const setInkedShare = defineAct(edition, 'set-inked-share', anyone, {
-  events: [inkedShareFound],
-  rule: ({ edition }, data: InkedShare) => {
+  needs: (data: InkedShare) => ({ book: block.of(data.blockId) }),
+  events: [inkedShareFound, blockWritten],
+  rule: ({ edition, book }, data: InkedShare) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
-    return data.share >= 0 && data.share <= 1
-      ? [inkedShareFound.on(edition, data)]
-      : refuse('share-range', 'The inked share lies between 0 and 100 % of the block.', 'share')
+    const { blockId, share, reading } = data
+    if (!(share >= 0 && share <= 1))
+      return refuse('share-range', 'The inked share lies between 0 and 100 % of the block.', 'share')
+    return [
+      inkedShareFound.on(edition, data),
+      writtenIn(edition, book, blockId, (before) => ({ ...before, inkedShare: { share, reading } })),
+    ]
   },
 })

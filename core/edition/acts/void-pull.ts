@@ -6,6 +6,7 @@ import { layerNumber } from '../layer'
 import { livePullsOn, type PullData, pullOf } from '../pull'
 import { isNumbered, unknownPull } from '../refusals'
 import { sheetOf } from '../sheet'
+import { standardWord } from '../standards'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 
@@ -31,7 +32,11 @@ export const voidPull = defineAct(edition, 'void-pull', anyone, {
     if (!pull) return unknownPull()
     if (pull.voided) return refuse('voided', 'This pull is void already.')
     if (pull.disputed) return refuse('disputed', 'This pull is disputed. Settle it from the count instead.')
-    if (edition.bat?.pullId === pull.pullId) return refuse('is-bat', 'This pull is the BAT. Choose another BAT first.')
+    if (edition.standards.some(({ pullId }) => pullId === pull.pullId))
+      return refuse(
+        'is-standard',
+        `This proof is the ${standardWord(edition, pull.layerId)} of its layer. Approve another first.`,
+      )
     return heldBySheet(edition, pull) ?? [pullVoided.on(edition, data)]
   },
 })

@@ -18,7 +18,7 @@ const prints = computed(() =>
       !sheet.spoiled &&
       !sheet.destroyed &&
       layersOn(state.value, sheet).length > 0 &&
-      !['proof', 'bat'].includes(placeOf(state.value, sheet).kind),
+      !['proof', 'standard', 'bat'].includes(placeOf(state.value, sheet).kind),
   ),
 )
 const shown = computed(() => prints.value.filter((sheet) => only.value === 'all' || sheet.curated === null))

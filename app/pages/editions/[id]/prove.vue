@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { isLive } from '#core/edition/pull'
+import { isLive, pullOf } from '#core/edition/pull'
+import { standardOf, standardWord } from '#core/edition/standards'
 import { date } from '~/drawings/words'
 import { strokesOf } from '~/drawings/tally'
 
@@ -14,7 +15,11 @@ const strokes = computed(() =>
 const proofs = computed(() =>
   edition.state!.pulls.filter((pull) => isLive(pull) && pull.kind === 'proof' && pull.layerId === layerId.value),
 )
-const bat = computed(() => edition.state!.pulls.find((pull) => pull.pullId === edition.state!.bat?.pullId))
+const standard = computed(() => standardOf(edition.state!, layerId.value))
+const approved = computed(() => (standard.value ? pullOf(edition.state!, standard.value.pullId) : undefined))
+const word = computed(() => standardWord(edition.state!, layerId.value))
+const earlier = computed(() => edition.state!.earlierStandards.filter((one) => one.layerId === layerId.value))
+const numberOf = (pullId: string) => pullOf(edition.state!, pullId)?.ordinal
 const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq === seq)?.setup
 </script>
 
@@ -36,19 +41,30 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
     </section>
     <section class="part">
       <div class="part-head">
-        <h2>Right to print</h2>
-        <p>the BAT every later pull is held against</p>
+        <h2>{{ word === 'BAT' ? 'Right to print' : 'The standard of this layer' }}</h2>
+        <p>
+          {{
+            word === 'BAT'
+              ? 'the BAT: the last layer’s standard, which every later pull is held against'
+              : 'an approved proof that the pulls of this layer are held against'
+          }}
+        </p>
       </div>
-      <p v-if="bat" class="standing">
-        The BAT is <strong>pull {{ bat.ordinal }}</strong
-        >, set on {{ date(edition.state!.bat!.at)
-        }}<template v-if="setupOf(bat.setupSeq)"
-          >, on {{ setupOf(bat.setupSeq)!.pressName }}, left {{ setupOf(bat.setupSeq)!.left.turns }} turns
-          {{ setupOf(bat.setupSeq)!.left.divisions }}</template
+      <p v-if="approved" class="standing">
+        The {{ word }} is <strong>pull {{ approved.ordinal }}</strong
+        >, set on {{ date(standard!.at)
+        }}<template v-if="setupOf(approved.setupSeq)"
+          >, on {{ setupOf(approved.setupSeq)!.pressName }}, left {{ setupOf(approved.setupSeq)!.left.turns }} turns
+          {{ setupOf(approved.setupSeq)!.left.divisions }}</template
         >.
       </p>
       <p v-else class="soft standing">None yet. Choose it among the proofs below.</p>
-      <VTextField v-if="bat && proofs.length > 1" v-model="reason" label="Why the BAT is replaced" class="reason" />
+      <VTextField
+        v-if="approved && proofs.length > 1"
+        v-model="reason"
+        :label="`Why the ${word} is replaced`"
+        class="reason"
+      />
       <table v-if="proofs.length > 0" class="ruled">
         <thead>
           <tr>
@@ -66,22 +82,21 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
             <td>{{ pull.sheetIds.length ? `sheet ${pull.sheetIds.join(', ')}` : 'proof paper' }}</td>
             <td>{{ setupOf(pull.setupSeq)?.pressName ?? '' }}</td>
             <td class="number">
-              <strong v-if="edition.state!.bat?.pullId === pull.pullId">BAT</strong>
+              <strong v-if="standard?.pullId === pull.pullId">{{ word }}</strong>
               <VBtn
                 v-else
                 class="quiet"
                 :disabled="!!edition.state!.closedAt"
-                @click="edition.tap('set-bat', { pullId: pull.pullId, reason })"
-                >Right to print</VBtn
+                @click="edition.tap('approve-proof', { pullId: pull.pullId, layerId, reason })"
+                >{{ word === 'BAT' ? 'Right to print' : 'Approve' }}</VBtn
               >
             </td>
           </tr>
         </tbody>
       </table>
-      <ul v-if="edition.state!.earlierBats.length > 0" class="soft earlier">
-        <li v-for="old in edition.state!.earlierBats" :key="old.pullId">
-          Before: pull {{ edition.state!.pulls.find((p) => p.pullId === old.pullId)?.ordinal }}, replaced:
-          {{ old.reason }}
+      <ul v-if="earlier.length > 0" class="soft earlier">
+        <li v-for="old in earlier" :key="old.pullId">
+          Before: pull {{ numberOf(old.pullId) }}, replaced: {{ old.reason }}
         </li>
       </ul>
     </section>
