@@ -1,6 +1,7 @@
 import { type CommandData } from '#core/house/acts'
 import { computed, ref } from 'vue'
-import { isDryFor, nextSheet, stackFor } from '#core/edition/stack'
+import { sheetOf } from '#core/edition/sheet'
+import { isDryFor, isWaiting, nextSheet, stackFor } from '#core/edition/stack'
 import type { Pull } from '#core/edition/pull'
 import { standardOf } from '#core/edition/standards'
 import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
@@ -19,13 +20,13 @@ export function useBench(wantedLayer: string) {
   const proofKind = ref<ProofKind>('WP')
 
   const stack = computed(() => (edition.state && layer.value ? stackFor(edition.state, layer.value) : []))
-  /** The sheet this station takes next: the one handed to it while it is still there, else the next that no other holds. */
+  /** The sheet this station takes next: the first of those handed to it that is still there, else the next that no other holds. */
   const sheet = computed(() => {
     if (!edition.state || !layer.value) return undefined
-    const handed = stack.value.find((s) => s.id === edition.handOut?.sheetId)
-    return (
-      handed ?? nextSheet(edition.state, layer.value, new Set(edition.handOut?.heldByOthers ?? [])) ?? stack.value[0]
-    )
+    const { sheetIds, heldByOthers } = edition.handOut ?? { sheetIds: [], heldByOthers: [] }
+    const handed = sheetIds.find((id) => isWaiting(edition.state!, layer.value!, id))
+    if (handed !== undefined) return sheetOf(edition.state, handed)
+    return nextSheet(edition.state, layer.value, new Set(heldByOthers)) ?? stack.value[0]
   })
   const undried = computed(() =>
     edition.state && layer.value

@@ -30,6 +30,9 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
         </ul>
       </nav>
       <p v-if="outbox.unsent > 0" class="waiting" role="status">{{ outbox.unsent }} waiting to be stored</p>
+      <p v-if="outbox.notKept" class="waiting" role="alert">
+        {{ outbox.notKept }} <button type="button" @click="outbox.keepAgain()">Try again to keep them</button>
+      </p>
       <p v-if="outbox.refused.length > 0" class="waiting">
         <NuxtLink to="/office#refused">{{ outbox.refused.length }} refused</NuxtLink>
       </p>

@@ -25,7 +25,12 @@ interface Kept extends DBSchema {
 
 let opened: Promise<IDBPDatabase<Kept>> | undefined
 
-/** What this browser keeps through reloads and dead servers. */
+/** Forget a connection that is gone, so that the next who asks opens another. */
+const forget = () => {
+  opened = undefined
+}
+
+/** What this browser keeps through reloads and dead servers. A failed or closed connection is opened again when asked for. */
 export function kept(): Promise<IDBPDatabase<Kept>> {
   opened ??= openDB<Kept>('ample-tally', 2, {
     upgrade(db, before) {
@@ -36,32 +41,57 @@ export function kept(): Promise<IDBPDatabase<Kept>> {
       }
       if (before < 2) db.createObjectStore('since', { keyPath: ['stream', 'seq'] })
     },
+    blocking(_current, _wanted, event) {
+      // A newer page wants to change what is kept: it must not wait for this one.
+      forget()
+      ;(event.target as IDBDatabase).close()
+    },
+    terminated: forget,
+  }).catch((error: unknown) => {
+    forget()
+    throw error
   })
   return opened
 }
 
+/** Do something with what is kept; once more on a fresh connection when this one was closed under way. */
+export async function withKept<Result>(act: (db: IDBPDatabase<Kept>) => Promise<Result>): Promise<Result> {
+  try {
+    return await act(await kept())
+  } catch (error) {
+    if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error
+    forget()
+    return await act(await kept())
+  }
+}
+
+/** Ask the browser not to throw away what is kept when its disk runs full. */
+export async function askToPersist(): Promise<boolean> {
+  return (await navigator.storage?.persist?.().catch(() => false)) ?? false
+}
+
 /** Keep a copy of what a page shows, for starting without the server. */
 export async function keepCopy(key: string, value: unknown): Promise<void> {
-  await (await kept()).put('copies', value, key)
+  await withKept((db) => db.put('copies', value, key))
 }
 
 export async function readCopy<Value>(key: string): Promise<Value | undefined> {
-  return (await (await kept()).get('copies', key)) as Value | undefined
+  return (await withKept((db) => db.get('copies', key))) as Value | undefined
 }
 
 const eventsOf = (stream: string, to: number) => IDBKeyRange.bound([stream, 0], [stream, to])
 
 /** Keep one event beside the copy of its stream: a copy of a long edition is too dear to write at every stroke. */
 export async function keepEvent(event: LedgerEvent): Promise<void> {
-  await (await kept()).put('since', event)
+  await withKept((db) => db.put('since', event))
 }
 
 /** Events kept since the copy of a stream was made, oldest first. */
 export async function eventsSince(stream: string): Promise<LedgerEvent[]> {
-  return await (await kept()).getAll('since', eventsOf(stream, Number.MAX_SAFE_INTEGER))
+  return await withKept((db) => db.getAll('since', eventsOf(stream, Number.MAX_SAFE_INTEGER)))
 }
 
 /** Let go of events that a new copy holds. */
 export async function dropEvents(stream: string, to: number): Promise<void> {
-  await (await kept()).delete('since', eventsOf(stream, to))
+  await withKept((db) => db.delete('since', eventsOf(stream, to)))
 }

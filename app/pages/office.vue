@@ -17,13 +17,14 @@ const roles = ['manager', 'instructor', 'member', 'student']
 const outbox = useOutbox()
 const setting = useGiving()
 const studioSaved = ref(false)
-const studio = ref({
+const studio = useFollowing(() => ({
   ...studioDefaults,
   name: '',
   line: 'number-title-signature' as LineCustom,
   destroyedNumber: 'retired' as 'retired' | 'replaced',
   currency: '€',
-})
+  ...session.session?.studio,
+}))
 const past = ref<PastEdition[]>([])
 async function loadPast() {
   past.value = (await api<{ pastEditions: PastEdition[] }>('/api/past-editions')).pastEditions
@@ -33,13 +34,6 @@ const unitWords = [
   { value: 'mm', title: 'millimetres' },
   { value: 'in', title: 'inches' },
 ]
-watch(
-  () => session.session?.studio,
-  (now) => {
-    if (now) studio.value = { ...now }
-  },
-  { immediate: true },
-)
 const customs = [
   { value: 'number-title-signature', title: 'number, title, signature' },
   { value: 'title-number-signature', title: 'title, number, signature' },

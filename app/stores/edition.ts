@@ -127,6 +127,7 @@ export const useEdition = defineStore('edition', () => {
   }
 
   function onStored(event: LedgerEvent): void {
+    session.seenStored(event.commandId)
     const current = stored.value
     if (!current || event.stream !== current.stream || event.seq <= current.seq) return
     if (event.seq > current.seq + 1) return void fetchStored()

@@ -3,15 +3,19 @@ import { computed, ref, shallowRef } from 'vue'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { CommandReply } from '#shared/replies/replies'
 import { api, ApiError } from '~/composables/api'
-import { kept, type Outgoing, type Refused } from '~/outbox/kept'
+import { askToPersist, type Outgoing, type Refused, withKept } from '~/outbox/kept'
+import { outboxWire } from '~/outbox/wire'
 
 export type Answered = (command: CommandRequest, result: { reply: CommandReply } | { error: ApiError }) => void
 
 const longestPause = 8_000
+/** How often a tab looks for taps that another left behind. */
+const lookEvery = 15_000
 
 /**
  * Commands given here that the server has not answered yet. They lie on disk before their stroke is shown, are sent in
- * the order they were given, and leave only when the server has stored or refused them.
+ * the order they were given, and leave only when the server has stored or refused them. All tabs of a browser share them:
+ * whichever is open sends what another left.
  */
 export const useOutbox = defineStore('outbox', () => {
   const waiting = shallowRef<Outgoing[]>([])
@@ -19,23 +23,96 @@ export const useOutbox = defineStore('outbox', () => {
   const refused = shallowRef<Refused[]>([])
   /** The last thing that kept commands from going out, or empty. */
   const hindrance = ref('')
+  /** Why this browser cannot keep taps, or empty. They are sent all the same. */
+  const notKept = ref('')
   const listeners = new Set<Answered>()
+  /** Taps that could not be written to disk are known by numbers below zero. */
+  let unwritten = 0
+  /** Places in the outbox that were answered while this page was open. */
+  const settled = new Set<number>()
   let sending = false
   let pause = 500
   let timer: ReturnType<typeof setTimeout> | undefined
 
+  const wire = outboxWire({
+    put: () => void look(),
+    settled: ({ order, command, result }) => settledElsewhere(order, command, result),
+  })
+
   async function load(): Promise<void> {
-    waiting.value = await (await kept()).getAll('outbox')
-    refused.value = await (await kept()).getAll('refused')
+    await look()
+    await loadRefused()
+    void askToPersist()
+    if (import.meta.client) setInterval(() => void look(), lookEvery)
+  }
+
+  /** Take up what lies on disk, whichever tab put it there, and send it. */
+  async function look(): Promise<void> {
+    try {
+      await takeUp()
+      notKept.value = waiting.value.some(isUnwritten) ? notKept.value : ''
+    } catch (error) {
+      sayNotKept(error)
+    }
     void send()
   }
 
-  /** Put a command by; resolves once it is safe on this device's disk. */
+  const isUnwritten = ({ order }: Outgoing) => order! < 0
+
+  async function takeUp(): Promise<void> {
+    const before = new Set(waiting.value)
+    const onDisk = await withKept((db) => db.getAll('outbox'))
+    const known = new Set(onDisk.map(({ order }) => order))
+    // Only what is on disk still waits, and what never came there; but both may have changed while it was read.
+    const put = waiting.value.filter((one) => isUnwritten(one) || (!before.has(one) && !known.has(one.order)))
+    waiting.value = [...onDisk.filter(({ order }) => !settled.has(order!)), ...put]
+  }
+
+  async function loadRefused(): Promise<void> {
+    refused.value = await withKept((db) => db.getAll('refused')).catch(() => refused.value)
+  }
+
+  function sayNotKept(error: unknown): void {
+    const why = error instanceof Error && error.message ? ` (${error.message})` : ''
+    notKept.value = `This browser cannot keep taps on its disk${why}. They are sent all the same; do not close this page while some wait.`
+  }
+
+  /** Put a command by; resolves once it is safe on this device's disk, or it was said that it is not. */
   async function put(command: CommandRequest): Promise<void> {
-    const tx = (await kept()).transaction('outbox', 'readwrite', { durability: 'strict' })
-    const order = await tx.store.add({ ...command })
-    await tx.done
-    waiting.value = [...waiting.value, { ...command, order }]
+    let order: number
+    try {
+      order = await write(command)
+    } catch (error) {
+      sayNotKept(error)
+      order = --unwritten
+    }
+    if (!waiting.value.some((other) => other.commandId === command.commandId))
+      waiting.value = [...waiting.value, { ...command, order }]
+    wire.put()
+    void send()
+  }
+
+  async function write(command: CommandRequest): Promise<number> {
+    return await withKept(async (db) => {
+      const tx = db.transaction('outbox', 'readwrite', { durability: 'strict' })
+      const order = await tx.store.add({ ...command })
+      await tx.done
+      return order
+    })
+  }
+
+  /** Try once more to keep on disk what is only in this page. */
+  async function keepAgain(): Promise<void> {
+    try {
+      for (const { order, ...command } of waiting.value.filter(isUnwritten)) {
+        const kept = await write(command)
+        waiting.value = waiting.value.map((other) => (other.order === order ? { ...command, order: kept } : other))
+      }
+      await takeUp()
+      notKept.value = ''
+    } catch (error) {
+      sayNotKept(error)
+    }
     void send()
   }
 
@@ -53,6 +130,8 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function sendAll(): Promise<void> {
+    // Another tab may have sent some while this one waited for its turn.
+    await takeUp().catch(() => undefined)
     while (waiting.value.length > 0) {
       const { order, ...command } = waiting.value[0]!
       try {
@@ -65,9 +144,7 @@ export const useOutbox = defineStore('outbox', () => {
           pause = Math.min(longestPause, pause * 2)
           return
         }
-        const entry = { command, message: error.message, at: new Date().toISOString() }
-        await (await kept()).add('refused', entry)
-        refused.value = [...refused.value, entry]
+        await keepRefused({ command, message: error.message, at: new Date().toISOString() })
         await settle(order!, command, { error })
       }
     }
@@ -78,16 +155,34 @@ export const useOutbox = defineStore('outbox', () => {
     return error.unreachable || error.status >= 500 || error.status === 401 || error.status === 429
   }
 
+  async function keepRefused(entry: Refused): Promise<void> {
+    refused.value = [...refused.value, entry]
+    await withKept((db) => db.add('refused', entry)).catch(sayNotKept)
+  }
+
   async function settle(order: number, command: CommandRequest, result: Parameters<Answered>[1]): Promise<void> {
-    await (await kept()).delete('outbox', order)
+    // What cannot be taken off the disk is sent again, which the server counts once.
+    if (order > 0) await withKept((db) => db.delete('outbox', order)).catch(sayNotKept)
+    gone(order, command, result)
+    wire.settled({ order, command, result })
+  }
+
+  function gone(order: number, command: CommandRequest, result: Parameters<Answered>[1]): void {
+    settled.add(order)
     waiting.value = waiting.value.filter((other) => other.order !== order)
     hindrance.value = ''
     pause = 500
     for (const listener of listeners) listener(command, result)
   }
 
+  function settledElsewhere(order: number, command: CommandRequest, result: Parameters<Answered>[1]): void {
+    if (order < 0) return
+    if ('error' in result) void loadRefused()
+    gone(order, command, result)
+  }
+
   async function putAway(): Promise<void> {
-    await (await kept()).clear('refused')
+    await withKept((db) => db.clear('refused'))
     refused.value = []
   }
 
@@ -96,15 +191,21 @@ export const useOutbox = defineStore('outbox', () => {
     return () => void listeners.delete(listener)
   }
 
-  if (import.meta.client) window.addEventListener('online', () => void send())
+  if (import.meta.client) {
+    window.addEventListener('online', () => void send())
+    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void look())
+  }
 
   return {
     waiting,
     refused,
     hindrance,
+    notKept,
     unsent: computed(() => waiting.value.length),
     load,
+    look,
     put,
+    keepAgain,
     send,
     putAway,
     onAnswer,

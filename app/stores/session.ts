@@ -19,8 +19,11 @@ function stationId(): string {
 export const useSession = defineStore('session', () => {
   const session = ref<SessionReply | null>(null)
   const people = ref<PersonReply[]>([])
-  /** The same request sent again after a failure keeps its id, so that it is carried out once. */
-  const unanswered = new Map<string, CommandRequest>()
+  /**
+   * Requests of which nobody knows whether they were stored: the answer was lost. Pressed again they keep their id, so
+   * that they are carried out once. Given twice in any other way, the same act is two acts.
+   */
+  const unsure = new Map<string, CommandRequest>()
 
   const person = computed(() => session.value?.person ?? null)
 
@@ -76,17 +79,34 @@ export const useSession = defineStore('session', () => {
    */
   async function give(stream: string, type: string, data: object, expectedSeq?: number): Promise<CommandReply> {
     const key = JSON.stringify([stream, type, data, expectedSeq])
-    const command = unanswered.get(key) ?? envelope(stream, type, data, expectedSeq)
-    unanswered.set(key, command)
+    const command = unsure.get(key) ?? envelope(stream, type, data, expectedSeq)
+    // While this pressing is under way the next is another.
+    unsure.delete(key)
     try {
-      const reply = await api<CommandReply>('/api/commands', 'POST', command)
-      unanswered.delete(key)
-      return reply
+      return await api<CommandReply>('/api/commands', 'POST', command)
     } catch (error) {
-      if (error instanceof ApiError && !error.unreachable && error.status < 500) unanswered.delete(key)
+      if (error instanceof ApiError && (error.unreachable || error.status >= 500)) unsure.set(key, command)
       throw error
     }
   }
 
-  return { session, person, people, load, loadPeople, signIn, signOut, nameOf, envelope, give, station: stationId() }
+  /** A command was stored after all: given again, it is another. */
+  function seenStored(commandId: string): void {
+    for (const [key, command] of unsure) if (command.commandId === commandId) unsure.delete(key)
+  }
+
+  return {
+    session,
+    person,
+    people,
+    load,
+    loadPeople,
+    signIn,
+    signOut,
+    nameOf,
+    envelope,
+    give,
+    seenStored,
+    station: stationId(),
+  }
 })

@@ -52,14 +52,23 @@ export function waitingFor(state: EditionState, layer: Layer): number {
   return tallied(state, `ready ${layer.id}`)
 }
 
+/** The next sheets for a station, leaving out those handed to others. */
+export function nextSheets(state: EditionState, layer: Layer, count: number, taken: ReadonlySet<number>): Sheet[] {
+  const found: Sheet[] = []
+  for (const sheet of comingFor(state, layer)) {
+    if (found.length === count) break
+    if (!taken.has(sheet.id)) found.push(sheet)
+  }
+  return found
+}
+
 /** The next sheet for a station, leaving out those handed to others. */
 export function nextSheet(
   state: EditionState,
   layer: Layer,
   taken: ReadonlySet<number> = new Set(),
 ): Sheet | undefined {
-  for (const sheet of comingFor(state, layer)) if (!taken.has(sheet.id)) return sheet
-  return undefined
+  return nextSheets(state, layer, 1, taken)[0]
 }
 
 /** True when a layer may take that sheet next. */

@@ -143,4 +143,16 @@ describe('the lists', () => {
     expect(await rebuildSummaries(db.writer, db.long)).toBe(1)
     expect((await kept())[0]!.title).toBe('Tide Gauge')
   })
+
+  it('come to an end beside a stream that stands in no list', async () => {
+    const [position] = await rows<{ of: number }>(db.reader, 'SELECT max(position) AS of FROM events')
+    const first = table.events[0]!
+    await db.writer.query(
+      `INSERT INTO events SELECT $1, 'block:k1', 1, 'block-kept', 1, actor, via, device, 'c-k1', occurred_at, recorded_at,
+        '{"where":"plan chest"}', hash FROM events WHERE position = $2`,
+      { bind: [position!.of + 1, first.position] },
+    )
+    expect(await rebuildSummaries(db.writer, db.long)).toBe(1)
+    expect(await rebuildSummaries(db.writer, db.long)).toBe(1)
+  })
 })

@@ -10,6 +10,7 @@ import { type EditionPlan, goal, planDefaults } from '#core/plan/plan'
 import type { EditionPasses } from '#core/plan/shop-record'
 import { passesOf } from '#core/edition/passes'
 import type { BatchState } from '#core/stores/batch/state'
+import type { BlockState } from '#core/stores/block/state'
 import type { LotState } from '#core/stores/lot/state'
 import type { TubState } from '#core/stores/tub/state'
 import type { PressState } from '#core/stores/press/state'
@@ -18,7 +19,14 @@ import { pieceSize } from '#core/paper/piece'
 import { goodAt, type Stack, stackOf } from '#core/run/outlook'
 import { tallied } from '#core/edition/tally'
 import { pace, pacePulls } from '#core/run/pace'
-import type { BatchSummary, EditionSummary, LotSummary, PressSummary, TubSummary } from '#shared/replies/replies'
+import type {
+  BatchSummary,
+  BlockSummary,
+  EditionSummary,
+  LotSummary,
+  PressSummary,
+  TubSummary,
+} from '#shared/replies/replies'
 import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
@@ -114,6 +122,11 @@ function lotSummary(state: LotState): LotSummary {
   return { id: streamId(stream), ...lot }
 }
 
+function blockSummary(state: BlockState): BlockSummary {
+  const { stream, ...block } = state
+  return { id: streamId(stream), ...block }
+}
+
 function batchSummary(state: BatchState): BatchSummary {
   const { stream, ...batch } = state
   return { id: streamId(stream), ...batch }
@@ -153,6 +166,10 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
       return row((state as BatchState).name, '', batchSummary(state as BatchState))
     case 'tub':
       return row((state as TubState).name, '', tubSummary(state as TubState))
+    case 'block':
+      return (
+        (state as BlockState).book && row((state as BlockState).book!.block.name, '', blockSummary(state as BlockState))
+      )
     case 'press':
       return row((state as PressState).name, '', pressSummary(state as PressState))
     default:
@@ -198,11 +215,16 @@ export async function rebuildSummaries(
   if ((await lastPosition(long)) === 0) return 0
   const [{ of } = { of: 0 }] = await rows<{ of: number }>(long, staleStreams('count(*) AS of'), [summaryVersion])
   let done = 0
+  // Page by key: a stream that has no summary must not be asked for again and again.
+  let after = ''
   for (;;) {
-    const stale = await rows<{ stream: string }>(long, `${staleStreams('e.stream AS stream')} LIMIT 50`, [
-      summaryVersion,
-    ])
+    const stale = await rows<{ stream: string }>(
+      long,
+      `${staleStreams('e.stream AS stream')} AND e.stream > $2 ORDER BY e.stream LIMIT 50`,
+      [summaryVersion, after],
+    )
     if (stale.length === 0) return done
+    after = stale.at(-1)!.stream
     const page: SummaryRow[] = []
     for (const { stream } of stale) {
       const row = summaryFromEvents(stream, await readStream(long, stream))
@@ -216,7 +238,7 @@ export async function rebuildSummaries(
 
 function staleStreams(what: string): string {
   return `SELECT ${what} FROM (SELECT stream FROM events WHERE seq = 1 AND stream <> 'studio') AS e
-    LEFT JOIN summaries AS s ON s.stream = e.stream WHERE s.version IS NULL OR s.version < $1`
+    LEFT JOIN summaries AS s ON s.stream = e.stream WHERE (s.version IS NULL OR s.version < $1)`
 }
 
 /** Rows of one summary kind, for the rooms' lists. */

@@ -1,4 +1,4 @@
-import { isWaiting, nextSheet } from '#core/edition/stack'
+import { isWaiting, nextSheets } from '#core/edition/stack'
 import type { EditionState } from '#core/edition/state'
 import { layerOf } from '#core/edition/layer'
 import type { HandOut } from '#shared/replies/replies'
@@ -6,36 +6,43 @@ import type { HandOut } from '#shared/replies/replies'
 interface Held {
   device: string
   until: number
+  /** True for the sheets after a station's next: it gives them up when nothing else is left for another. */
+  isAhead: boolean
 }
 
 /** How long a station keeps a sheet it has not pulled: a quiet one must not block the stack. */
 const keptFor = 10 * 60_000
 
+/** Sheets a station holds: its next, and those it takes while the answer to its last pull is still on its way. */
+const held = 3
+
 /**
- * Which sheet each station takes next. Provisional and kept in memory only: two stations that take the same sheet all
+ * Which sheets each station takes next. Provisional and kept in memory only: two stations that take the same sheet all
  * the same are told apart by the ledger, as a disputed pull.
  */
 export class HandOuts {
-  private readonly held = new Map<string, Map<number, Held>>()
+  private readonly holds = new Map<string, Map<number, Held>>()
 
-  /** Hand a station its next sheet of a layer, keeping it from the others. */
+  /** Hand a station its next sheets of a layer, keeping them from the others. */
   next(state: EditionState, layerId: string, device: string, now: number): HandOut {
     const layer = layerOf(state, layerId)
-    if (!layer) return { sheetId: null, heldByOthers: [] }
+    if (!layer) return { sheetIds: [], heldByOthers: [] }
     const key = `${state.stream} ${layerId}`
-    const known = this.held.get(key) ?? new Map<number, Held>()
-    const held = new Map(
+    const known = this.holds.get(key) ?? new Map<number, Held>()
+    const others = new Map(
       [...known].filter(([id, hold]) => hold.until > now && hold.device !== device && isWaiting(state, layer, id)),
     )
-    const next = nextSheet(state, layer, new Set(held.keys()))
-    const heldByOthers = [...held.keys()]
-    if (next) held.set(next.id, { device, until: now + keptFor })
-    this.held.set(key, held)
-    return { sheetId: next?.id ?? null, heldByOthers }
+    const firm = new Set([...others].filter(([, hold]) => !hold.isAhead).map(([id]) => id))
+    const free = nextSheets(state, layer, held, new Set(others.keys()))
+    const handed = free.length > 0 ? free : nextSheets(state, layer, 1, firm)
+    handed.forEach(({ id }, i) => others.set(id, { device, until: now + keptFor, isAhead: i > 0 }))
+    this.holds.set(key, others)
+    const sheetIds = handed.map(({ id }) => id)
+    return { sheetIds, heldByOthers: [...others.keys()].filter((id) => !sheetIds.includes(id)) }
   }
 
   /** Take back everything that was handed out. */
   clear(): void {
-    this.held.clear()
+    this.holds.clear()
   }
 }

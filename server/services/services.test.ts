@@ -6,16 +6,38 @@ import { Attempts, hashSecret, secretMatches } from './secrets'
 const minute = 60_000
 
 describe('handing out sheets', () => {
-  it('keeps a sheet for the station it was handed to, for a while', () => {
-    const table = new PressTable().tear(3)
+  it('keeps a station its next sheets for a while, and gives up those ahead when another has none', () => {
+    const table = new PressTable().tear(5)
     const hands = new HandOuts()
     const next = (device: string, now = 0) => hands.next(table.edition, table.layer, device, now)
-    expect(next('long press')).toEqual({ sheetId: 1, heldByOthers: [] })
-    expect(next('long press')).toEqual({ sheetId: 1, heldByOthers: [] })
-    expect(next('platen')).toEqual({ sheetId: 2, heldByOthers: [1] })
-    expect(next('table')).toEqual({ sheetId: 3, heldByOthers: [1, 2] })
-    expect(next('fourth')).toEqual({ sheetId: null, heldByOthers: [1, 2, 3] })
-    expect(next('fourth', 11 * minute)).toEqual({ sheetId: 1, heldByOthers: [] })
+    expect(next('long press')).toEqual({ sheetIds: [1, 2, 3], heldByOthers: [] })
+    expect(next('long press')).toEqual({ sheetIds: [1, 2, 3], heldByOthers: [] })
+    expect(next('platen')).toEqual({ sheetIds: [4, 5], heldByOthers: [1, 2, 3] })
+    expect(next('table')).toEqual({ sheetIds: [2], heldByOthers: [1, 3, 4, 5] })
+    expect(next('fourth')).toEqual({ sheetIds: [3], heldByOthers: [1, 2, 4, 5] })
+    expect(next('fifth')).toEqual({ sheetIds: [5], heldByOthers: [1, 2, 3, 4] })
+    expect(next('sixth')).toEqual({ sheetIds: [], heldByOthers: [1, 2, 3, 4, 5] })
+    // The first of them finds its next still kept, and the others gone.
+    expect(next('long press')).toEqual({ sheetIds: [1], heldByOthers: [2, 3, 4, 5] })
+    expect(next('sixth', 11 * minute)).toEqual({ sheetIds: [1, 2, 3], heldByOthers: [] })
+  })
+
+  it('never hands the same sheet to two stations as their next', () => {
+    const table = new PressTable().tear(12)
+    const hands = new HandOuts()
+    const stations = ['a', 'b', 'c', 'd', 'e']
+    const mine = new Map<string, number[]>()
+    for (let turn = 0; turn < 200 && table.edition.pulls.length < 12; turn++) {
+      const station = stations[(turn * 7) % 5]!
+      const { sheetIds } = hands.next(table.edition, table.layer, station, turn)
+      const firsts = [...mine].filter(([other]) => other !== station).map(([, ids]) => ids[0])
+      expect(firsts).not.toContain(sheetIds[0] ?? 'none')
+      mine.set(station, sheetIds)
+      if (sheetIds.length === 0 || turn % 3 === 0) continue
+      table.pull(sheetIds[0]!)
+      mine.delete(station)
+    }
+    expect(table.edition.pulls.every((pull) => pull.disputed === null)).toBe(true)
   })
 
   it('forgets a sheet that was pulled', () => {
@@ -23,10 +45,10 @@ describe('handing out sheets', () => {
     const hands = new HandOuts()
     hands.next(table.edition, table.layer, 'long press', 0)
     table.pull(1)
-    expect(hands.next(table.edition, table.layer, 'platen', 0)).toEqual({ sheetId: 2, heldByOthers: [] })
-    expect(hands.next(table.edition, 'no layer', 'platen', 0)).toEqual({ sheetId: null, heldByOthers: [] })
+    expect(hands.next(table.edition, table.layer, 'platen', 0)).toEqual({ sheetIds: [2], heldByOthers: [3] })
+    expect(hands.next(table.edition, 'no layer', 'platen', 0)).toEqual({ sheetIds: [], heldByOthers: [] })
     hands.clear()
-    expect(hands.next(table.edition, table.layer, 'third', 0).sheetId).toBe(2)
+    expect(hands.next(table.edition, table.layer, 'third', 0).sheetIds).toEqual([2, 3])
   })
 })
 

@@ -3,6 +3,7 @@ import type { EditionState } from '#core/edition/state'
 import type { StudioSettings, StudioState } from '#core/stores/studio/state'
 import type { Role } from '#core/ground/envelope'
 import type { BatchState } from '#core/stores/batch/state'
+import type { BlockState } from '#core/stores/block/state'
 import type { ShopRecord } from '#core/plan/shop-record'
 import type { LotState } from '#core/stores/lot/state'
 import type { PressKind } from '#core/stores/press/state'
@@ -27,13 +28,14 @@ export interface StoredReply {
 export interface CommandReply extends StoredReply {
   /** Events of its own stream, oldest first. */
   events: LedgerEvent[]
-  /** For a pull: the sheet handed to this station next. */
+  /** For a pull: the sheets handed to this station next. */
   handOut?: HandOut
 }
 
 /** Sheets provisionally kept for a station, and those kept for others. */
 export interface HandOut {
-  sheetId: number | null
+  /** Its next sheet, and those after it, for pulls that follow one another quickly; empty when none is free. */
+  sheetIds: number[]
   heldByOthers: number[]
 }
 
@@ -134,6 +136,7 @@ export interface EditionReply {
 
 export type LotSummary = Omit<LotState, 'stream'> & { id: string }
 export type BatchSummary = Omit<BatchState, 'stream'> & { id: string }
+export type BlockSummary = Omit<BlockState, 'stream'> & { id: string }
 export type TubSummary = Omit<TubState, 'stream'> & { id: string }
 export interface PressSummary {
   id: string

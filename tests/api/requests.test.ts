@@ -55,13 +55,13 @@ describe('commands', () => {
   it('hands two stations different sheets, and stores a clash as disputed', async () => {
     const { id, stream, layerId } = await client.edition(4)
     const ask = (device: string) => client.send('POST', `/api/editions/${id}/hand-out`, { layerId, device })
-    expect((await ask('long press')).body).toMatchObject({ sheetId: 1 })
-    expect((await ask('platen')).body).toMatchObject({ sheetId: 2, heldByOthers: [1] })
-    expect((await client.give(stream, 'pull', client.pull(layerId, 2), { device: 'platen' })).body).toMatchObject({
+    expect((await ask('long press')).body).toMatchObject({ sheetIds: [1, 2, 3] })
+    expect((await ask('platen')).body).toMatchObject({ sheetIds: [4], heldByOthers: [1, 2, 3] })
+    expect((await client.give(stream, 'pull', client.pull(layerId, 4), { device: 'platen' })).body).toMatchObject({
       disputed: null,
-      handOut: { sheetId: 3 },
+      handOut: { sheetIds: [2] },
     })
-    const clash = await client.give(stream, 'pull', client.pull(layerId, 2), { device: 'long press' })
+    const clash = await client.give(stream, 'pull', client.pull(layerId, 4), { device: 'long press' })
     expect(clash.status).toBe(200)
     expect(clash.body.disputed).toContain('carries Layer 1 already')
   })

@@ -12,9 +12,14 @@ watch(open, (now) => {
   secret.value = fault.value = ''
 })
 
+/** Taps that wait keep the name of whoever gave them. */
+const before = computed(() =>
+  outbox.unsent === 0
+    ? ''
+    : `${outbox.unsent} ${outbox.unsent === 1 ? 'tap' : 'taps'} of ${session.person?.name ?? 'before'} still wait to be stored. They stay in that name and are sent all the same.`,
+)
+
 async function change() {
-  if (outbox.unsent > 0)
-    return void (fault.value = `${outbox.unsent} taps of ${session.person?.name} still wait to be stored. Change over when they are.`)
   if (await giving(() => session.signIn(personId.value, secret.value))) open.value = false
 }
 </script>
@@ -29,6 +34,7 @@ async function change() {
         :items="session.people.filter((p) => p.active).map((p) => ({ value: p.id, title: p.name }))"
       />
       <VTextField v-model="secret" label="PIN or passphrase" type="password" autocomplete="off" />
+      <p v-if="before" class="soft">{{ before }}</p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <div class="buttons">
         <VBtn type="submit" :loading="busy" :disabled="!personId">Change over</VBtn

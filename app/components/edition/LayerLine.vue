@@ -5,13 +5,9 @@ import type { Layer } from '#core/edition/layer'
 const props = defineProps<{ layer: Layer; number: number }>()
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
-const form = ref({ name: '', routine: '', stackOrder: 'pulled' as Layer['stackOrder'] })
-watch(
-  () => props.layer,
-  (layer) => {
-    form.value = { name: layer.name, routine: layer.routine, stackOrder: layer.stackOrder }
-  },
-  { immediate: true },
+const form = useFollowing(
+  () => ({ name: props.layer.name, routine: props.layer.routine, stackOrder: props.layer.stackOrder }),
+  () => props.layer.id,
 )
 const changed = computed(() =>
   (['name', 'routine', 'stackOrder'] as const).some((key) => form.value[key] !== props.layer[key]),

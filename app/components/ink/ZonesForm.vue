@@ -8,20 +8,16 @@ const props = defineProps<{ layer: Layer }>()
 const edition = useEdition()
 const supplies = useSupplies()
 const { busy, fault, giving } = useGiving()
-const zones = ref<{ id: string; name: string; batchId: string | null }[]>([])
-watch(
-  () => props.layer,
-  (now) => {
-    zones.value = now.zones.map(({ id, name, batchId }) => ({ id, name, batchId }))
-  },
-  { immediate: true },
+const form = useFollowing(
+  () => ({ zones: props.layer.zones.map(({ id, name, batchId }) => ({ id, name, batchId })) }),
+  () => props.layer.id,
 )
-const give = () => giving(() => edition.give('set-zones', { layerId: props.layer.id, zones: zones.value }))
+const give = () => giving(() => edition.give('set-zones', { layerId: props.layer.id, zones: form.value.zones }))
 </script>
 
 <template>
   <OpenForm @submit.prevent="give">
-    <div v-for="(zone, i) in zones" :key="zone.id" class="zone">
+    <div v-for="(zone, i) in form.zones" :key="zone.id" class="zone">
       <VTextField v-model="zone.name" label="Zone" maxlength="60" />
       <VSelect
         v-model="zone.batchId"
@@ -31,12 +27,12 @@ const give = () => giving(() => edition.give('set-zones', { layerId: props.layer
         :items="supplies.batches.map((b) => ({ value: b.id, title: `${b.name}, ${grams(b.left)} left` }))"
         no-data-text="No ink is mixed yet"
       />
-      <VBtn v-if="zones.length > 1" class="quiet" @click="zones.splice(i, 1)">Take out</VBtn>
+      <VBtn v-if="form.zones.length > 1" class="quiet" @click="form.zones.splice(i, 1)">Take out</VBtn>
     </div>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <div class="buttons">
       <VBtn type="submit" :loading="busy">Use this ink</VBtn
-      ><VBtn class="quiet" @click="zones.push({ id: v7(), name: `zone ${zones.length + 1}`, batchId: null })"
+      ><VBtn class="quiet" @click="form.zones.push({ id: v7(), name: `zone ${form.zones.length + 1}`, batchId: null })"
         >One more zone</VBtn
       ><VBtn class="quiet" to="/ink">Ink slab</VBtn>
     </div>

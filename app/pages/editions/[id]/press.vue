@@ -19,10 +19,10 @@ interface Form {
   right: { turns: string; divisions: string }
   note: string
 }
-const form = ref<Form>(blank())
 const showPress = ref(false)
 const press = ref({ name: '', kind: 'roller bed' as const, divisions: '12' })
 const setup = computed(() => (layer.value ? setupInForce(layer.value) : null))
+const form = useFollowing(asSet, () => layerId.value)
 const chosen = computed(() => supplies.presses.find((p) => p.id === form.value.pressId))
 const hasScrews = computed(() => (chosen.value?.divisions ?? 0) > 0)
 const stack = computed(() => form.value.packing.reduce((sum, piece) => sum + (piece.thickness || 0), 0))
@@ -37,22 +37,22 @@ function blank(): Form {
   }
 }
 
-watch(
-  [layerId, setup],
-  () => {
-    const now = setup.value
-    form.value = now
-      ? {
-          pressId: now.pressId,
-          note: now.note,
-          packing: now.packing.map((piece) => ({ name: piece.name, thickness: piece.thickness })),
-          left: { turns: String(now.left.turns), divisions: String(now.left.divisions) },
-          right: { turns: String(now.right.turns), divisions: String(now.right.divisions) },
-        }
-      : blank()
-  },
-  { immediate: true },
-)
+/** The setting in force, as it is typed. */
+function asSet(): Form {
+  const now = setup.value
+  if (!now) return blank()
+  const typed = (screw: { turns: number; divisions: number }) => ({
+    turns: String(screw.turns),
+    divisions: String(screw.divisions),
+  })
+  return {
+    pressId: now.pressId,
+    note: now.note,
+    packing: now.packing.map((piece) => ({ name: piece.name, thickness: piece.thickness })),
+    left: typed(now.left),
+    right: typed(now.right),
+  }
+}
 
 const screwWords = (screw: { turns: number; divisions: number }) =>
   `${screw.turns} ${screw.turns === 1 ? 'turn' : 'turns'}, ${screw.divisions} ${screw.divisions === 1 ? 'division' : 'divisions'}`
