@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { createPinia, setActivePinia } from 'pinia'
 import { v7 } from 'uuid'
 import { browserGlobals, type SpokenServer } from '../../tests/fixtures/browser-globals'
 import type { CommandRequest } from '#shared/commands/envelope'
@@ -21,7 +22,14 @@ const stored = { status: 200, body: { position: 1, stream: 'edition:e1', seq: 1,
 const refused = { status: 422, body: { code: 'closed', message: 'This edition is closed.' } }
 const onDisk = async () => numbers(await (await kept()).getAll('outbox'))
 
+/** The same browser in another tab: its own stores, the same disk and wire. */
+function anotherTab() {
+  setActivePinia(createPinia())
+  return useOutbox()
+}
+
 beforeEach(async () => {
+  vi.restoreAllMocks()
   vi.useRealTimers()
   server = browserGlobals()
   await (await kept()).clear('outbox')
@@ -100,5 +108,75 @@ describe('the outbox', () => {
     await outbox.put(tap(1))
     await vi.waitUntil(() => outbox.unsent === 0)
     expect(numbers(sent())).toEqual([1, 2])
+  })
+
+  it('sends what another tab left behind, and tells that tab what became of it', async () => {
+    const first = useOutbox()
+    const heard: string[] = []
+    first.onAnswer((command, result) =>
+      heard.push(`${numbers([command])[0]} ${'error' in result ? result.error.message : 'stored'}`),
+    )
+    const second = anotherTab()
+    await second.load()
+    await first.put(tap(1))
+    await first.put(tap(2))
+    await vi.waitUntil(() => second.unsent === 2)
+    server.answer = (_method, _path, body) => (numbers([body as CommandRequest])[0] === 2 ? refused : stored)
+    await second.send()
+    await vi.waitUntil(() => first.unsent === 0 && second.unsent === 0)
+    await vi.waitUntil(() => heard.length === 2)
+    expect(heard).toEqual(['1 stored', '2 This edition is closed.'])
+    expect(await onDisk()).toEqual([])
+    await vi.waitUntil(() => first.refused.length === 1)
+  })
+
+  it('loses none of the taps that come while what is on disk is read', async () => {
+    const outbox = useOutbox()
+    await Promise.all([outbox.look(), outbox.put(tap(1)), outbox.look(), outbox.put(tap(2)), outbox.look()])
+    expect(numbers(outbox.waiting).sort()).toEqual([1, 2])
+    server.answer = () => stored
+    await outbox.send()
+    await vi.waitUntil(() => outbox.unsent === 0)
+    await outbox.look()
+    expect(outbox.unsent).toBe(0)
+  })
+})
+
+describe('a browser that cannot keep taps', () => {
+  it('says so, sends them all the same, and keeps them when it can again', async () => {
+    const outbox = useOutbox()
+    const full = vi.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => {
+      throw new DOMException('the disk is full', 'QuotaExceededError')
+    })
+    await outbox.put(tap(1))
+    expect(outbox.notKept).toContain('the disk is full')
+    expect(outbox.unsent).toBe(1)
+    await outbox.keepAgain()
+    expect(outbox.notKept).not.toBe('')
+    full.mockRestore()
+    await outbox.keepAgain()
+    expect([outbox.notKept, await onDisk()]).toEqual(['', [1]])
+    server.answer = () => stored
+    await outbox.send()
+    await vi.waitUntil(() => outbox.unsent === 0)
+    expect(await onDisk()).toEqual([])
+  })
+
+  it('sends a tap that never came to the disk', async () => {
+    const outbox = useOutbox()
+    vi.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => {
+      throw new DOMException('the disk is full', 'QuotaExceededError')
+    })
+    server.answer = () => stored
+    await outbox.put(tap(1))
+    await vi.waitUntil(() => outbox.unsent === 0)
+    expect(numbers(sent())).toEqual([1])
+  })
+
+  it('opens its disk again when the connection was closed', async () => {
+    const outbox = useOutbox()
+    ;(await kept()).close()
+    await outbox.put(tap(1))
+    expect([outbox.notKept, await onDisk()]).toEqual(['', [1]])
   })
 })
