@@ -302,7 +302,7 @@ async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<vo
       plan: plan('Ansa Quill', 20, {
         method: 'reduction',
         layersPlanned: 4,
-        start: 34,
+        start: 40,
         confidence: 0.8,
         rates: { inkGram: 0.09, pressHour: 6, labourHour: 0, minutesPerPull: 5 },
         due: new Date(desk.now + 19 * day).toISOString().slice(0, 10),
@@ -330,10 +330,10 @@ async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<vo
     note: '',
     pictureId: await desk.picture(netLoftFirst),
   })
-  await edition.tear(stores.laid, 9, 33, { wrong: 1, reason: 'the edge slipped' })
+  await edition.tear(stores.laid, 8, 39, { wrong: 1, reason: 'the edge slipped' })
   await edition.prove(0, 1, 2)
-  await edition.run(0, upTo(1, 33), { 11: '+', 22: 'r slur' }, 2.5)
-  await edition.wait(4 * 24 * 60).dry(0, upTo(1, 33))
+  await edition.run(0, upTo(1, 39), { 11: '+', 22: 'r slur' }, 2.5)
+  await edition.wait(4 * 24 * 60).dry(0, upTo(1, 39))
   await edition.give('cut-further', { layerId: edition.layers[0]! })
   await edition.give('record-block-state', {
     blockId: block,
@@ -342,7 +342,7 @@ async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<vo
     note: 'lettering checked in the mirror',
     pictureId: await desk.picture(netLoftSecond),
   })
-  const [secondProof, ...stack] = upTo(1, 33).filter((id) => id !== 22)
+  const [secondProof, ...stack] = upTo(1, 39).filter((id) => id !== 22)
   const second = stack.reverse()
   await edition.prove(1, 0, 1, 4, secondProof)
   await edition.run(1, second, { 5: 'r register', 14: 'p', 20: 'r register' }, 2.5)

@@ -32,7 +32,7 @@ export function flowOf(state: EditionState): FlowStage[] {
   for (const { place, layers } of places) {
     if (place.kind === 'reject') lose(stages[place.layer]!, place.faults[0] ? faultWord(place.faults[0]) : 'rejected')
     if (place.kind === 'left behind') lose(stages[place.layer - 1]!, 'left behind')
-    if (['proof', 'standard', 'bat'].includes(place.kind)) lose(stages[layers.length]!, 'proofs')
+    if (['proof', 'standard', 'bat'].includes(place.kind)) lose(stages[layers.length]!, 'for proofs')
   }
   const numbered = places.filter(({ place }) => place.kind === 'marked')
   if (numbered.length > 0) stages.push({ label: 'numbered', sheets: numbered.length, losses: [], doubtful: 0 })

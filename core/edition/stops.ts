@@ -53,7 +53,7 @@ function printing(edition: EditionState): Record<'prove' | 'pull', Told> {
   const proofs = tallied(edition, 'live proof')
   const { layers, standards } = edition
   const hasBat = batOf(edition) !== undefined
-  const approved = layers.length > 1 ? `${standards.length} of ${layers.length} standards` : 'BAT'
+  const approved = layers.length > 1 ? `${standards.length} of ${layers.length} proved` : 'BAT'
   const isPulled = made > 0 && unfinished(edition) === 0
   return {
     prove: [

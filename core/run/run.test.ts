@@ -127,8 +127,8 @@ describe('what an edition’s page tells', () => {
         label: 'torn',
         sheets: 6,
         losses: [
+          { what: 'for proofs', sheets: 1 },
           { what: 'handling', sheets: 1 },
-          { what: 'proofs', sheets: 1 },
         ],
         doubtful: 0,
       },

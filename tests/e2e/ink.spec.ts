@@ -19,7 +19,7 @@ test('a transparent first layer is mixed at the scale, over-poured, put right, k
 }) => {
   const server = await pressroom({ demo: true })
   await openInk(page, server.url)
-  await expect(page.getByText('34 sheets to pull, 6 warm-ups and proofs.')).toBeVisible()
+  await expect(page.getByText('34 sheets to pull, 2 warm-ups, 4 proofs.')).toBeVisible()
 
   // A batch of its own for the first layer.
   await page.locator('.v-select', { hasText: 'Batch' }).locator('.v-field__clearable').first().click()

@@ -19,16 +19,21 @@ const needs = computed(() =>
     return { ...need, zone, batch, left, short: left ? need.amount.total * 1000 - left.milligrams : null }
   }),
 )
+const some = (count: number, one: string) => (count === 0 ? [] : [`${count} ${one}${count === 1 ? '' : 's'}`])
+const pullWords = computed(() => {
+  const { sheets, warmUps, proofs } = to.value
+  return [
+    `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'} to pull`,
+    ...some(warmUps, 'warm-up'),
+    ...some(proofs, 'proof'),
+  ].join(', ')
+})
 const g = (value: number) => `${value.toFixed(1)} g`
 </script>
 
 <template>
   <div>
-    <p class="soft">
-      {{ to.sheets }} sheets to pull<template v-if="to.warmUps + to.proofs > 0"
-        >, {{ to.warmUps + to.proofs }} warm-ups and proofs</template
-      >.
-    </p>
+    <p class="soft">{{ pullWords }}.</p>
     <section v-for="need in needs" :key="need.zoneId" class="need">
       <h3>
         {{ need.zone.name }}<span class="soft"> {{ need.zone.batchName || 'no batch yet' }}</span>

@@ -20,6 +20,8 @@ const approved = computed(() => (standard.value ? pullOf(edition.state!, standar
 const word = computed(() => standardWord(edition.state!, layerId.value))
 const earlier = computed(() => edition.state!.earlierStandards.filter((one) => one.layerId === layerId.value))
 const numberOf = (pullId: string) => pullOf(edition.state!, pullId)?.ordinal
+const screwWords = ({ turns, divisions }: { turns: number; divisions: number }) =>
+  `${turns} ${turns === 1 ? 'turn' : 'turns'} ${divisions}`
 const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq === seq)?.setup
 </script>
 
@@ -54,8 +56,8 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
         The {{ word }} is <strong>pull {{ approved.ordinal }}</strong
         >, set on {{ date(standard!.at)
         }}<template v-if="setupOf(approved.setupSeq)"
-          >, on {{ setupOf(approved.setupSeq)!.pressName }}, left {{ setupOf(approved.setupSeq)!.left.turns }} turns
-          {{ setupOf(approved.setupSeq)!.left.divisions }}</template
+          >, on {{ setupOf(approved.setupSeq)!.pressName }}, left
+          {{ screwWords(setupOf(approved.setupSeq)!.left) }}</template
         >.
       </p>
       <p v-else class="soft standing">None yet. Choose it among the proofs below.</p>

@@ -242,6 +242,9 @@ const spoil = async () => {
 </template>
 
 <style scoped>
+.gate strong {
+  white-space: nowrap;
+}
 .rests {
   font-size: 0.82rem;
   margin-top: 6px;
