@@ -180,6 +180,44 @@ describe('from one day to the next', () => {
     return table
   }
 
+  it('a left-over named twice is taken, and asked for, once', () => {
+    const table = mixed()
+    const twice = (milligrams: number) => ({
+      name: 'sunset',
+      family: 'oil',
+      colour: '#94492f',
+      components: [of('rust', milligrams, { batchId: 'b1' }), of('rust again', milligrams, { batchId: 'b1' })],
+    })
+    // Neither is more than there is; both together are.
+    expect(code(table, 'mix-batch', 'batch:b2', twice(60_000))).toBe('not-enough')
+    expect(code(table, 'mix-batch', 'batch:b2', twice(50_000))).toBeUndefined()
+    expect(batchOf(table)).toMatchObject({ left: 0, draws: [{ milligrams: 100_000 }] })
+    expect(batchOf(table, 'b2').mixed).toBe(100_000)
+  })
+
+  it('a left-over in two mixes is in each what it was when it was poured', () => {
+    const table = mixed()
+    const rest = (milligrams: number) => ({
+      name: 'sunset',
+      family: 'oil',
+      colour: '#94492f',
+      components: [of('rust', milligrams, { batchId: 'b1' })],
+    })
+    code(table, 'mix-batch', 'batch:b2', rest(20_000))
+    code(table, 'add-ink', 'batch:b1', {
+      components: [of('transparent base', 80_000, { tubId: 't2' })],
+      why: 'changed',
+    })
+    code(table, 'see-draw-down', 'batch:b1', { ground: '#f4efe2', colour: '#c08060', thickness: 8 })
+    code(table, 'mix-batch', 'batch:b3', rest(20_000))
+    const held = (id: string) => batchOf(table, id).components[0]!.held!
+    expect(held('b2').components.map(({ milligrams }) => milligrams)).toEqual([60_000, 40_000])
+    expect(held('b2').drawDown).toBeNull()
+    // 48 and 32 g were left of it, and 80 g of base came in.
+    expect(held('b3').components.map(({ milligrams }) => milligrams)).toEqual([48_000, 112_000])
+    expect(held('b3').drawDown).toMatchObject({ colour: '#c08060' })
+  })
+
   it('what is kept, scraped off and loosened is in the book', () => {
     const table = mixed()
     code(table, 'draw-ink', 'batch:b1', { milligrams: 30_000, editionStream: table.stream, layerId: null, note: '' })

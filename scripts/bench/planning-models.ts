@@ -1,3 +1,3 @@
 export { planTears } from '../../core/paper/tear-plan'
-export { chanceBySheets } from '../../core/plan/odds'
+export { chanceOf, chancesBySheets, chancesUpTo } from '../../core/plan/odds'
 export { startAnswers } from '../../core/plan/start'

@@ -16,14 +16,14 @@ export async function bundled(entry = './planning-models.ts') {
   return output[0].code
 }
 
-/** Milliseconds in the browser: the tear plan of many sheets and pieces, and sheets to start for 12 layers and 600 sheets. */
+/** Milliseconds in the browser: the tear plan of many sheets and pieces, and chances of 12 layers and 600 sheets. */
 export async function measurePlanning() {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
   const page = await browser.newPage()
   await page.goto('about:blank')
   await page.addScriptTag({ content: await bundled() })
   const measured = await page.evaluate(() => {
-    const { planTears, startAnswers, chanceBySheets } = window.models
+    const { planTears, startAnswers, chanceOf, chancesBySheets, chancesUpTo } = window.models
     const none = { left: false, right: false, top: false, bottom: false }
     const time = (act) => {
       const began = performance.now()
@@ -115,24 +115,34 @@ export async function measurePlanning() {
       const at = (share) => taken[Math.min(taken.length - 1, Math.floor(share * taken.length))]
       return { middle: at(0.5).ms, usual: at(0.95).ms, most: at(1).ms, worst: at(1).given, of: taken.length }
     })
-    const one = [
-      { layers: 12, passed: 23, rejected: 2 },
-      { layers: 1, passed: 29, rejected: 1 },
-    ]
-    const twelve = [
-      ...Array.from({ length: 12 }, (_, i) => ({ layers: 1, passed: 20 + i, rejected: 2 })),
-      { layers: 1, passed: 29, rejected: 1 },
-    ]
+    const rate = { passed: 23, rejected: 2 }
+    const finishing = { passed: 29, rejected: 1 }
+    const proofs = (later) => Array.from({ length: 12 }, (_, i) => (i === 0 ? 0 : later))
+    const layers = (later, waiting) => proofs(later).map((taken) => ({ waiting, proofs: taken }))
+    const course = (later, waiting, printed, needed) => ({
+      rate,
+      layers: layers(later, waiting),
+      printed,
+      finishing,
+      needed,
+    })
+    const middle = (act) => Array.from({ length: 5 }, () => time(act)).sort((a, b) => a - b)[2]
+    const odds = [
+      ['sheets to start, 12 layers, 600 sheets', () => chancesBySheets(course(0, 0, 0, 200), 600)],
+      ['  with proofs of every later layer', () => chancesBySheets(course(2, 0, 0, 200), 600)],
+      [
+        '  answers and curve of such a plan, 100 prints',
+        () => startAnswers({ rate, proofs: proofs(2), finishing, needed: 100 }),
+      ],
+      ['the chance of 600 sheets in 13 piles', () => chanceOf(course(2, 46, 48, 300))],
+      ['a gate: every number of 46 sheets pulled first, 13 piles', () => chancesUpTo(course(2, 46, 48, 300), 46)],
+    ].map(([what, act]) => ({ what, ms: middle(act) }))
     return {
       usual: times[Math.floor(times.length * 0.95)],
       usualMost: times.at(-1),
       hardest,
       deckled,
-      odds: Math.max(
-        time(() => chanceBySheets(one, 200, 600)),
-        time(() => chanceBySheets(twelve, 200, 600)),
-        time(() => startAnswers(one, 100)),
-      ),
+      odds,
     }
   })
   await browser.close()

@@ -266,7 +266,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
             <strong>{{ lastStroke.sentence }}.</strong> <span class="soft">{{ ago(bench.last.value!.at, now) }}</span>
           </p>
           <p v-else class="last soft">Nothing pulled on this layer yet. Warm up with W, prove with P.</p>
-          <p v-if="edition.message" class="warn" role="alert">{{ edition.message }}</p>
+          <p v-if="outbox.notKept" class="warn" role="alert">
+            {{ outbox.notKept }} <button type="button" @click="outbox.keepAgain()">Try again to keep them</button>
+          </p>
+          <p v-else-if="edition.message" class="warn" role="alert">{{ edition.message }}</p>
           <p v-else-if="state.closedAt" class="warn">This edition is closed.</p>
           <p v-else-if="bench.layer.value?.cutFurther" class="warn">
             The block is cut further; this layer takes no more pulls.
