@@ -1,3 +1,4 @@
+import { standardWord } from '#core/edition/standards'
 import { select } from 'd3-selection'
 import type { Adjustment, EditionState } from '#core/edition/state'
 import type { Pull } from '#core/edition/pull'
@@ -49,14 +50,15 @@ export function strokesOf(
     const from = shown[i - 1]?.ordinal ?? 0
     const stored = isStored(pull.pullId)
     const bat = state.standards.some(({ pullId }) => pullId === pull.pullId)
+    const standard = bat ? `the ${standardWord(state, pull.layerId)}` : ''
     const words = ticksBefore(adjustments, from, pull.ordinal)
     const layer = layerOf(state, pull.layerId)?.name ?? ''
     const by = nameOf(pull.by)
     // Written out once: a stroke that is as it was is the same object, and is not drawn again.
-    const said = `${stored} ${bat} ${layer} ${by} ${words.join()}`
+    const said = `${stored} ${standard} ${layer} ${by} ${words.join()}`
     const known = written.get(pull)
     if (known?.said === said) return known.stroke
-    const stroke = strokeOf(pull, { stored, bat, layer, by, words })
+    const stroke = strokeOf(pull, { stored, bat, standard, layer, by, words })
     written.set(pull, { said, stroke })
     return stroke
   })
@@ -69,6 +71,8 @@ const written = new WeakMap<Pull, { said: string; stroke: Stroke }>()
 interface Beside {
   stored: boolean
   bat: boolean
+  /** “the BAT”, “the standard”, or empty. */
+  standard: string
   layer: string
   by: string
   words: string[]
@@ -95,7 +99,7 @@ function ticksBefore(adjustments: Adjustment[], from: number, to: number): strin
 /** One for all: making a format anew for each pull was most of what a tap cost on a long run. */
 const hoursAndMinutes = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 
-function sentenceOf(pull: Pull, { bat, layer, by }: Beside): string {
+function sentenceOf(pull: Pull, { standard, layer, by }: Beside): string {
   const what =
     pull.kind === 'pull'
       ? pull.verdict
@@ -109,7 +113,7 @@ function sentenceOf(pull: Pull, { bat, layer, by }: Beside): string {
     what,
     pull.faults.map(faultWord).join(' and '),
     pull.rescued ? `rescued, ${pull.rescued}` : '',
-    bat ? 'the BAT' : '',
+    standard,
     pull.disputed ? `disputed: ${pull.disputed.message}` : '',
     `${hoursAndMinutes.format(new Date(pull.at))} by ${by}`,
   ]

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { Dice } from '../../tests/fixtures/random-room'
 import { type BetaRate, chanceOf, chancesBySheets, chancesUpTo, type Course, mostSheets } from './odds'
 import { betaQuadrature } from './quadrature'
 import { roughChance } from './rough-chance'
@@ -162,13 +163,8 @@ describe('the chance against an independent slow sum', () => {
 
 /** What happens when so many stacks really go their way, by dice. */
 function played({ rate: beta, layers, printed, finishing, needed }: Course, times: number): number {
-  let state = 11
-  const dice = () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
+  const chance = new Dice(11)
+  const dice = () => chance.throw()
   // Beta(a, b) of whole a and b: the a-th smallest of a + b − 1 throws.
   const drawn = ({ passed, rejected }: BetaRate) =>
     Array.from({ length: passed + rejected - 1 }, dice).sort((a, b) => a - b)[passed - 1]!

@@ -77,13 +77,13 @@ export function finishingRate(plan: Pick<EditionPlan, 'finishing'>, record: Shop
 }
 
 /** Sheets that the proofs of a later layer take, until the room has had three of them. */
-export const usualProofs = 2
+const usualProofSheets = 2
 const layersNeeded = 3
 
 /** Sheets that the proofs of one layer take out of the stack: none of the first, which is proved on blank paper. */
 export function proofsOfLayer(number: number, { proofs }: Pick<ShopRecord, 'proofs'>): number {
   if (number <= 1) return 0
-  return proofs.layers < layersNeeded ? usualProofs : Math.max(0, Math.ceil(proofs.sheets / proofs.layers - 1e-9))
+  return proofs.layers < layersNeeded ? usualProofSheets : Math.max(0, Math.ceil(proofs.sheets / proofs.layers - 1e-9))
 }
 
 /** The same of every layer, in order. */

@@ -44,36 +44,32 @@ export interface PullsToCome {
   proofs: number
 }
 
-/**
- * Pulls a layer still takes: the mean of the sheets that will reach it (MODELS M3), not all that are alive.
- * @param anew as if nothing were pulled yet, for what the whole plan takes
- */
+/** What the sheets of a plan meet before any is torn. */
+function courseAnew(state: EditionState, plan: EditionPlan, record: ShopRecord, confidence: number): Course {
+  const layers = Math.max(state.layers.length, plan.layersPlanned)
+  const start = sheetsToStart(plan, layers, record, null, confidence).sheets ?? goal(plan)
+  return courseFrom(startCourse(plan, layers, record, null), start)
+}
+
+/** Pulls a layer still takes: the mean of the sheets that will reach it (MODELS M3), not all that are alive. */
 export function pullsToCome(
   state: EditionState,
   layerId: string,
   { record, confidence }: Pick<InkKnown, 'record' | 'confidence'>,
-  anew = false,
 ): PullsToCome {
   const plan = state.plan
   const place = layerNumber(state, layerId) - 1
   if (!plan || place < 0) return { sheets: 0, warmUps: 0, proofs: 0 }
-  const sheets = expected(anew || state.made === 0 ? courseAnew(state, plan) : courseOf(stackOf(state), plan, record))
-  const here = Math.round(sheets.pulls[place]!)
-  const done = anew ? [] : state.pulls.filter((pull) => isLive(pull) && pull.layerId === layerId)
+  const course = state.made === 0 ? courseAnew(state, plan, record, confidence) : courseOf(stackOf(state), plan, record)
+  const sheets = Math.round(expected(course).pulls[place]!)
+  const done = state.pulls.filter((pull) => isLive(pull) && pull.layerId === layerId)
   const count = (kind: string) => done.filter((pull) => pull.kind === kind).length
   const begun = count('pull') > 0
   // Once pulls have begun every later session still needs its warm-up, but no more proofs are reckoned with.
   return {
-    sheets: here,
-    warmUps: here === 0 ? 0 : begun ? 1 : Math.max(0, usualWarmUps - count('warm-up')),
-    proofs: begun || here === 0 ? 0 : Math.max(0, usualProofs - count('proof')),
-  }
-
-  function courseAnew(edition: EditionState, planned: EditionPlan): Course {
-    const layers = Math.max(edition.layers.length, planned.layersPlanned)
-    const course = startCourse(planned, layers, record, null)
-    const start = sheetsToStart(planned, layers, record, null, confidence).sheets ?? goal(planned)
-    return courseFrom(course, start)
+    sheets,
+    warmUps: sheets === 0 ? 0 : begun ? 1 : Math.max(0, usualWarmUps - count('warm-up')),
+    proofs: begun || sheets === 0 ? 0 : Math.max(0, usualProofs - count('proof')),
   }
 }
 

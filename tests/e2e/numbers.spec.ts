@@ -1,13 +1,4 @@
-import { choose, expect, test } from '../fixtures/browser'
-import type { Page } from '@playwright/test'
-
-const count = (page: Page, label: string) => page.locator('.count dl > div').filter({ hasText: label }).locator('dd')
-
-async function openEdition(page: Page, url: string, title: string, stop: RegExp): Promise<void> {
-  await page.goto(`${url}/editions?search=${encodeURIComponent(title)}`)
-  await page.getByRole('link', { name: title }).click()
-  await page.getByRole('navigation', { name: 'The edition’s way' }).getByRole('link', { name: stop }).click()
-}
+import { choose, countOf as count, expect, openEdition, test } from '../fixtures/browser'
 
 test('an edition counted from its good pulls, numbered by hand, taken back and given again', async ({
   page,

@@ -1,14 +1,5 @@
-import { choose, expect, test } from '../fixtures/browser'
+import { choose, countOf as count, expect, goTo as stop, openEdition, test } from '../fixtures/browser'
 import type { Page } from '@playwright/test'
-
-const count = (page: Page, label: string) => page.locator('.count dl > div').filter({ hasText: label }).locator('dd')
-const stop = (page: Page, name: RegExp) =>
-  page.getByRole('navigation', { name: 'The edition’s way' }).getByRole('link', { name }).click()
-
-async function openEdition(page: Page, url: string, title: string): Promise<void> {
-  await page.goto(`${url}/editions?search=${encodeURIComponent(title)}`)
-  await page.getByRole('link', { name: title }).click()
-}
 
 /** Say of the first pull that stands as good that it is none. */
 async function rejectOne(page: Page): Promise<void> {
@@ -19,8 +10,7 @@ async function rejectOne(page: Page): Promise<void> {
 
 test('a print judged a reject after curating is curated and numbered no more', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
-  await openEdition(page, server.url, 'Tin Roofs')
-  await stop(page, /^Curate/)
+  await openEdition(page, server.url, 'Tin Roofs', /^Curate/)
   await page.getByRole('button', { name: 'Keep the 19 judged good' }).click()
   await expect(count(page, 'curated good')).toHaveText('19')
   const rejects = Number(await count(page, 'rejects, layer 1').textContent())
@@ -39,8 +29,7 @@ test('numbers that are given move with the plan, and a plan that is too small fo
 }) => {
   quiet.allow(/status of 422/)
   const server = await pressroom({ demo: true })
-  await openEdition(page, server.url, 'Tin Roofs')
-  await stop(page, /^Curate/)
+  await openEdition(page, server.url, 'Tin Roofs', /^Curate/)
   await page.getByRole('button', { name: 'Keep the 19 judged good' }).click()
   await expect(count(page, 'curated good')).toHaveText('19')
   await page.getByRole('link', { name: 'Give numbers' }).click()
@@ -66,8 +55,7 @@ test('numbers that are given move with the plan, and a plan that is too small fo
 
 test('a sheet spoiled on the rack shows in the rate of the next plan', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
-  await openEdition(page, server.url, 'Net Loft Stairs')
-  await stop(page, /^Plan/)
+  await openEdition(page, server.url, 'Net Loft Stairs', /^Plan/)
   const rests = page.getByRole('row', { name: /^layer 1/ }).first()
   await expect(rests).toContainText('in this room')
   const { editions } = await (await page.request.get(`${server.url}/api/editions?limit=100`)).json()

@@ -4,7 +4,7 @@ import { expected } from '#core/plan/expected-pulls'
 import { finishingRate, layerRate, proofsOfLayer, restsOn } from '#core/plan/pass-rate'
 import { type EditionPlan, goal } from '#core/plan/plan'
 import { chanceFrom, courseFrom, fewestSheets, startAnswers } from '#core/plan/start'
-import { inkNeed, usualProofs, usualWarmUps } from '#core/run/ink-need'
+import { planInk } from '#core/run/plan-ink'
 import { startCourse } from '#core/run/sheets-to-start'
 import { chanceWords, percent } from '~/drawings/words'
 
@@ -38,22 +38,7 @@ const known = useInkKnown()
 /** What the plan takes from blank sheets on, on the mean. */
 const mean = computed(() => expected(courseFrom(course.value, start.value)))
 const pulls = computed(() => mean.value.pulls.reduce((sum, count) => sum + count, 0))
-/** Ink of every layer as far as it is known, from its own share, film and roller; layers to come take as much as the mean. */
-const ink = computed(() => {
-  const state = edition.state!
-  const needs = state.layers.map((layer, i) =>
-    inkNeed(state, layer.id, known(layer), {
-      sheets: Math.round(mean.value.pulls[i] ?? 0),
-      warmUps: usualWarmUps,
-      proofs: usualProofs,
-    }),
-  )
-  const all = needs.flat()
-  if (all.length === 0 || all.some((need) => need.job.blockArea === 0)) return null
-  const grams = all.reduce((sum, need) => sum + need.amount.total, 0)
-  const guessed = [...new Set(all.flatMap((need) => need.guessed))]
-  return { grams: (grams * layerCount.value) / needs.length, guessed }
-})
+const ink = computed(() => planInk(edition.state!, mean.value.pulls, known))
 const terms = computed<CostTerms>(() => ({
   piece: props.piece ?? 0,
   inkGrams: ink.value && pulls.value > 0 ? ink.value.grams / pulls.value : 0,
