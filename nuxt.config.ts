@@ -35,6 +35,8 @@ export default defineNuxtConfig({
   },
   components: [{ path: '~/components', pathPrefix: false }],
   build: { transpile: ['vuetify'] },
+  // Files are served before any middleware of ours.
+  routeRules: { '/**': { headers: { 'x-content-type-options': 'nosniff' } } },
   experimental: { appManifest: false },
   hooks: {
     'vite:extendConfig': (config) => {

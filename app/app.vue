@@ -6,6 +6,7 @@ const ready = ref(false)
 const reload = () => window.location.reload()
 const trouble = ref('')
 const units = useUnits()
+const idle = useIdle()
 
 /** The other unit is one key away, wherever one is. */
 function onKey(event: KeyboardEvent) {
@@ -32,7 +33,12 @@ onMounted(async () => {
 async function sendToDoor() {
   const path = useRoute().path
   if (session.session?.needsSetup && path !== '/setup') await navigateTo('/setup')
-  else if (session.session && !session.person && path !== '/sign-in' && path !== '/setup')
+  else if (
+    session.session &&
+    (!session.person || session.session.mustChange) &&
+    path !== '/sign-in' &&
+    path !== '/setup'
+  )
     await navigateTo(`/sign-in?to=${encodeURIComponent(path)}`)
 }
 </script>
@@ -43,10 +49,17 @@ async function sendToDoor() {
       The server is newer than this page. <button type="button" @click="reload">Load the page again</button> What waits
       to be stored is kept.
     </p>
+    <p v-if="idle.left.value !== null" class="outdated" role="alert">
+      Nobody has touched this station for a while: {{ session.person?.name }} is signed out in {{ idle.left.value }} s.
+      <button type="button" @click="idle.touch">Stay</button> What waits to be stored is kept.
+    </p>
+    <PutBack v-if="ready && session.person" />
     <NuxtLayout v-if="ready">
       <NuxtPage />
     </NuxtLayout>
+
     <p v-else-if="trouble" class="start-trouble" role="alert">{{ trouble }} <a href="/">Try again</a></p>
     <p v-else class="start-trouble" role="status">Opening the pressroom …</p>
+    <SureDialog />
   </VApp>
 </template>

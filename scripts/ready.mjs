@@ -131,14 +131,16 @@ export async function serve({ port, host, data, demo }) {
     NODE_ENV: 'production',
     AMPLE_TALLY_ASSETS: join(root, '.output/public/_nuxt'),
   })
+  // Disk, pictures and secrets each keep threads busy; the database must not wait for them.
+  process.env.UV_THREADPOOL_SIZE ??= '8'
   const scheme = process.env.NITRO_SSL_CERT ? 'https' : 'http'
   if (!['127.0.0.1', 'localhost', '::1'].includes(host) && scheme === 'http') {
     console.warn(
-      'Beyond this machine without HTTPS, browsers withhold what keeps the bench going while the server is away, and the screen awake. Give NITRO_SSL_CERT and NITRO_SSL_KEY.',
+      'Beyond this machine without HTTPS anyone in the network can read PINs and taps, and browsers withhold what keeps the bench going while the server is away, and the screen awake. Start with --https instead.',
     )
   }
   await import(join(root, '.output/server/index.mjs'))
-  console.info(`Ample Tally: ${scheme}://${host}:${port}/`)
+  console.info(`Ample Tally: ${scheme}://${host === '0.0.0.0' ? 'localhost' : host}:${port}/`)
 }
 
 export function freshFolder(path) {

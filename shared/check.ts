@@ -1,6 +1,7 @@
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import type { Refusal } from '#core/ground/refusal'
+import { unsound } from './sound'
 
 function firstFault(errors: ValidationError[], path = ''): { field: string; message: string; value: unknown } {
   const error = errors[0]!
@@ -22,15 +23,13 @@ export function check<T extends object>(shape: new () => T, given: unknown): { v
   if (typeof given !== 'object' || given === null || Array.isArray(given)) {
     return { refusal: { code: 'invalid', message: 'An object was expected. Nothing was changed.' } }
   }
+  const fault = unsound(given)
+  if (fault) return { refusal: fault }
   const value = plainToInstance(shape, given)
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true })
   if (errors.length === 0) return { value }
-  const fault = firstFault(errors)
+  const { field, message, value: wrong } = firstFault(errors)
   return {
-    refusal: {
-      code: 'invalid',
-      field: fault.field,
-      message: `${fault.message}; ${shown(fault.value)} was given. Nothing was changed.`,
-    },
+    refusal: { code: 'invalid', field, message: `${message}; ${shown(wrong)} was given. Nothing was changed.` },
   }
 }

@@ -40,4 +40,15 @@ describe('a form that follows how something stands', () => {
     await nextTick()
     expect(form.value).toEqual({ name: 'slate' })
   })
+
+  it('follows within a part that was typed in, field by field, and lets go of what is no more', async () => {
+    const state = ref({ plan: { size: 12, proofs: 3 }, shares: { sky: '', sea: '' } as Record<string, string> })
+    const form = useFollowing(() => state.value)
+    form.value.plan.size = 15
+    form.value.shares.sea = '40'
+    form.value.shares.sky = '60'
+    state.value = { plan: { size: 12, proofs: 2 }, shares: { sea: '', quay: '10' } }
+    await nextTick()
+    expect(form.value).toEqual({ plan: { size: 15, proofs: 2 }, shares: { sea: '40', quay: '10' } })
+  })
 })

@@ -1,7 +1,20 @@
 import { ref, type Ref, watch } from 'vue'
 import { sameContent } from './same'
 
+type Plain = Record<string, unknown>
+
 const copyOf = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
+const isPlain = (value: unknown): value is Plain => typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** Field by field: what still says what was shown follows, what was typed stays, what is no more goes. A list is one field. */
+function follow(form: Plain, shown: Plain, now: Plain): void {
+  for (const key of Object.keys(shown)) if (!(key in now)) delete form[key]
+  for (const [key, fresh] of Object.entries(now)) {
+    const typed = form[key]
+    if (isPlain(typed) && isPlain(shown[key]) && isPlain(fresh)) follow(typed, shown[key], fresh)
+    else if (sameContent(typed, shown[key])) form[key] = copyOf(fresh)
+  }
+}
 
 /**
  * A form that shows how something stands, and goes on showing it when others change it: what nobody has touched here
@@ -14,11 +27,9 @@ export function useFollowing<Value extends object>(read: () => Value, of: () => 
   let shown = { of: of(), value: copyOf(form.value) }
   watch([read, of] as const, ([now, about]) => {
     const fresh = copyOf(now)
-    if (about !== shown.of) form.value = fresh
-    else
-      for (const key of Object.keys(fresh) as (keyof Value)[])
-        if (sameContent(form.value[key], shown.value[key])) form.value[key] = fresh[key]
-    shown = { of: about, value: copyOf(now) }
+    if (about === shown.of) follow(form.value as Plain, shown.value as Plain, fresh as Plain)
+    else form.value = fresh
+    shown = { of: about, value: copyOf(fresh) }
   })
   return form
 }

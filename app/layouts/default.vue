@@ -9,6 +9,8 @@ const rooms = [
   { to: '/ink', name: 'Ink slab', tall: 1.8 },
   { to: '/office', name: 'Office', tall: 1.8 },
 ]
+/** Browsers tell a private way from one that others can read. */
+const isPrivate = window.isSecureContext
 const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 </script>
 
@@ -44,6 +46,9 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
           >Signed in: <NuxtLink to="/sign-in">{{ session.person.name }}, {{ session.person.role }}</NuxtLink></template
         >
         <NuxtLink v-else to="/sign-in">Sign in</NuxtLink>
+      </p>
+      <p v-if="!isPrivate" class="who">
+        Without HTTPS others in the network can read along, and the bench cannot start while the server is away.
       </p>
       <main id="content" tabindex="-1"><slot /></main>
     </div>

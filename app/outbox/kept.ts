@@ -8,6 +8,13 @@ export interface Outgoing extends CommandRequest {
   order?: number
 }
 
+/** A command that was stored, for when the ledger is put back to before it. */
+export interface Answered {
+  command: CommandRequest
+  position: number
+  lineage: string
+}
+
 /** A command the server refused, kept until a person has read why. */
 export interface Refused {
   command: CommandRequest
@@ -21,6 +28,8 @@ interface Kept extends DBSchema {
   copies: { key: string; value: unknown }
   /** Events stored since the copy of their stream was made. */
   since: { key: [stream: string, seq: number]; value: LedgerEvent }
+  /** The newest commands that were stored. */
+  answered: { key: number; value: Answered }
 }
 
 let opened: Promise<IDBPDatabase<Kept>> | undefined
@@ -32,7 +41,7 @@ const forget = () => {
 
 /** What this browser keeps through reloads and dead servers. A failed or closed connection is opened again when asked for. */
 export function kept(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>('ample-tally', 2, {
+  opened ??= openDB<Kept>('ample-tally', 3, {
     upgrade(db, before) {
       if (before < 1) {
         db.createObjectStore('outbox', { keyPath: 'order', autoIncrement: true })
@@ -40,6 +49,7 @@ export function kept(): Promise<IDBPDatabase<Kept>> {
         db.createObjectStore('copies')
       }
       if (before < 2) db.createObjectStore('since', { keyPath: ['stream', 'seq'] })
+      if (before < 3) db.createObjectStore('answered', { autoIncrement: true })
     },
     blocking(_current, _wanted, event) {
       // A newer page wants to change what is kept: it must not wait for this one.
@@ -70,28 +80,35 @@ export async function askToPersist(): Promise<boolean> {
   return (await navigator.storage?.persist?.().catch(() => false)) ?? false
 }
 
-/** Keep a copy of what a page shows, for starting without the server. */
-export async function keepCopy(key: string, value: unknown): Promise<void> {
-  await withKept((db) => db.put('copies', value, key))
+/**
+ * Keep a copy of what a page shows, for starting without the server. Nothing depends on it while the server answers.
+ * @returns false when this browser cannot keep it
+ */
+export async function keepCopy(key: string, value: unknown): Promise<boolean> {
+  return await withKept((db) => db.put('copies', value, key)).then(
+    () => true,
+    () => false,
+  )
 }
 
+/** A copy kept here, if there is one that can be read. */
 export async function readCopy<Value>(key: string): Promise<Value | undefined> {
-  return (await withKept((db) => db.get('copies', key))) as Value | undefined
+  return (await withKept((db) => db.get('copies', key)).catch(() => undefined)) as Value | undefined
 }
 
 const eventsOf = (stream: string, to: number) => IDBKeyRange.bound([stream, 0], [stream, to])
 
 /** Keep one event beside the copy of its stream: a copy of a long edition is too dear to write at every stroke. */
 export async function keepEvent(event: LedgerEvent): Promise<void> {
-  await withKept((db) => db.put('since', event))
+  await withKept((db) => db.put('since', event)).catch(() => undefined)
 }
 
 /** Events kept since the copy of a stream was made, oldest first. */
 export async function eventsSince(stream: string): Promise<LedgerEvent[]> {
-  return await withKept((db) => db.getAll('since', eventsOf(stream, Number.MAX_SAFE_INTEGER)))
+  return await withKept((db) => db.getAll('since', eventsOf(stream, Number.MAX_SAFE_INTEGER))).catch(() => [])
 }
 
 /** Let go of events that a new copy holds. */
 export async function dropEvents(stream: string, to: number): Promise<void> {
-  await withKept((db) => db.delete('since', eventsOf(stream, to)))
+  await withKept((db) => db.delete('since', eventsOf(stream, to))).catch(() => undefined)
 }

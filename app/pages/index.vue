@@ -30,7 +30,7 @@ const unlisten = live.listen(
 )
 onMounted(async () => {
   await load()
-  live.follow(0 + live.position)
+  live.follow(live.position)
 })
 onUnmounted(unlisten)
 

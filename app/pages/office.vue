@@ -8,11 +8,11 @@ useHead({ title: 'Office · Ample Tally' })
 const session = useSession()
 const adding = useGiving()
 const changing = useGiving()
-const checking = useGiving()
 const blank = () => ({ name: '', role: 'member' as PersonReply['role'], secret: '' })
 const form = ref(blank())
-const edited = ref<(PersonReply & { secret: string }) | null>(null)
-const checked = ref('')
+const edited = ref<PersonReply | null>(null)
+/** Whose secret is set anew, and what it becomes. */
+const anew = ref<{ id: string; name: string; secret: string } | null>(null)
 const roles = ['manager', 'instructor', 'member', 'student']
 const outbox = useOutbox()
 const setting = useGiving()
@@ -59,24 +59,20 @@ async function add() {
 }
 
 async function change() {
-  const { id, name, role, active, secret } = edited.value!
-  if (
-    await changing.giving(() => api(`/api/people/${id}`, 'PUT', { name, role, active, ...(secret ? { secret } : {}) }))
-  ) {
+  const { id, name, role, active } = edited.value!
+  if (await changing.giving(() => api(`/api/people/${id}`, 'PUT', { name, role, active }))) {
     edited.value = null
     await session.loadPeople()
     await session.load()
   }
 }
 
-async function check() {
-  checked.value = ''
-  await checking.giving(async () => {
-    const { events, broken } = await api<{ events: number; broken: { position: number } | null }>('/api/ledger-check')
-    checked.value = broken
-      ? `The chain breaks at event ${broken.position}. Put the newest backup in place and look at who had access to the file.`
-      : `${events} events, and every one follows from the one before.`
-  })
+const maySetAnew = ({ id, role }: PersonReply) =>
+  id !== session.person?.id && (isManager.value || (isStaff.value && (role === 'member' || role === 'student')))
+
+async function setAnew() {
+  const { id, secret } = anew.value!
+  if (await changing.giving(() => api(`/api/people/${id}/secret`, 'PUT', { secret }))) anew.value = null
 }
 </script>
 
@@ -110,12 +106,15 @@ async function check() {
             <td>{{ person.role }}</td>
             <td>{{ person.active ? 'yes' : 'left' }}</td>
             <td class="number">
-              <VBtn
-                v-if="isManager"
-                class="quiet"
-                :aria-label="`Change ${person.name}`"
-                @click="edited = { ...person, secret: '' }"
+              <VBtn v-if="isManager" class="quiet" :aria-label="`Change ${person.name}`" @click="edited = { ...person }"
                 >Change</VBtn
+              >
+              <VBtn
+                v-if="maySetAnew(person)"
+                class="quiet"
+                :aria-label="`New PIN for ${person.name}`"
+                @click="anew = { id: person.id, name: person.name, secret: '' }"
+                >New PIN</VBtn
               >
             </td>
           </tr>
@@ -123,13 +122,6 @@ async function check() {
       </table>
       <form v-if="edited" class="fields person" @submit.prevent="change">
         <VTextField v-model="edited.name" label="Name" /><VSelect v-model="edited.role" label="Role" :items="roles" />
-        <VTextField
-          v-model="edited.secret"
-          label="New PIN or passphrase"
-          placeholder="leave as it is"
-          type="password"
-          autocomplete="new-password"
-        />
         <VCheckbox v-model="edited.active" label="still here" />
         <div class="buttons">
           <VBtn type="submit" :loading="changing.busy.value">Change</VBtn
@@ -137,7 +129,22 @@ async function check() {
         </div>
         <p v-if="changing.fault.value" class="trouble" role="alert">{{ changing.fault.value }}</p>
       </form>
-      <form v-if="isManager && !edited" class="fields person" @submit.prevent="add">
+      <form v-if="anew" class="fields person" @submit.prevent="setAnew">
+        <VTextField
+          v-model="anew.secret"
+          :label="`New PIN of ${anew.name}`"
+          hint="to be changed when it is first used; it signs them out everywhere"
+          persistent-hint
+          type="password"
+          autocomplete="new-password"
+        />
+        <div class="buttons">
+          <VBtn type="submit" :loading="changing.busy.value">Set it</VBtn
+          ><VBtn class="quiet" @click="anew = null">Leave it</VBtn>
+        </div>
+        <p v-if="changing.fault.value" class="trouble" role="alert">{{ changing.fault.value }}</p>
+      </form>
+      <form v-if="isManager && !edited && !anew" class="fields person" @submit.prevent="add">
         <VTextField v-model="form.name" label="Someone new" placeholder="name" /><VSelect
           v-model="form.role"
           label="Role"
@@ -147,6 +154,27 @@ async function check() {
         <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add</VBtn></div>
         <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
       </form>
+    </section>
+    <section class="part">
+      <div class="part-head">
+        <h2>Your PIN</h2>
+        <p>known to you alone</p>
+      </div>
+      <OwnSecret />
+    </section>
+    <section class="part">
+      <div class="part-head">
+        <h2>Signed in</h2>
+        <p>{{ isStaff ? 'where people of this room are signed in' : 'where you are signed in' }}</p>
+      </div>
+      <SignedIn />
+    </section>
+    <section v-if="isStaff" class="part">
+      <div class="part-head">
+        <h2>Comings and goings</h2>
+        <p>sign-ins, refusals and changes of people</p>
+      </div>
+      <SecurityLines />
     </section>
     <section v-if="isManager" class="part">
       <div class="part-head">
@@ -191,6 +219,20 @@ async function check() {
           suffix="%"
           @update:model-value="studio.confidence = price($event) / 100"
         />
+        <VTextField
+          :model-value="String(studio.idleMinutes)"
+          label="Idle stations sign out after"
+          inputmode="numeric"
+          suffix="min, 0 never"
+          @update:model-value="studio.idleMinutes = Math.round(price($event))"
+        />
+        <VTextField
+          :model-value="String(studio.backupsKept)"
+          label="Nightly backups kept"
+          inputmode="numeric"
+          suffix="0 makes none"
+          @update:model-value="studio.backupsKept = Math.round(price($event))"
+        />
         <div class="buttons">
           <VBtn type="submit" class="quiet" :loading="setting.busy.value">Change</VBtn
           ><span v-if="studioSaved" class="soft" role="status">Changed.</span>
@@ -218,15 +260,13 @@ async function check() {
       </ul>
       <div class="buttons"><VBtn class="quiet" @click="outbox.putAway()">Read; put them away</VBtn></div>
     </section>
-    <section class="part">
+    <section v-if="isStaff" class="part">
       <div class="part-head">
         <h2>The ledger</h2>
         <p>events are only ever added; a chain of hashes proves it</p>
       </div>
-      <div class="buttons">
-        <VBtn class="quiet" :loading="checking.busy.value" @click="check">Check the ledger</VBtn
-        ><span role="status">{{ checked || checking.fault.value }}</span>
-      </div>
+      <LedgerLook />
+      <BackupsKept />
     </section>
   </div>
 </template>

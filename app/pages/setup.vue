@@ -1,11 +1,17 @@
 <script setup lang="ts">
-import type { SessionReply } from '#shared/replies/replies'
-
 definePageMeta({ layout: 'bare' })
 useHead({ title: 'Set up the pressroom · Ample Tally' })
 const session = useSession()
 const { busy, fault, field, giving } = useGiving()
-const form = ref({ studio: '', name: '', secret: '', line: 'number-title-signature', currency: '€', unit: 'mm' })
+const form = ref({
+  token: String(useRoute().query.token ?? ''),
+  studio: '',
+  name: '',
+  secret: '',
+  line: 'number-title-signature',
+  currency: '€',
+  unit: 'mm',
+})
 const units = [
   { value: 'mm', title: 'millimetres' },
   { value: 'in', title: 'inches' },
@@ -18,12 +24,7 @@ const customs = [
 const faultOf = (name: string) => (field.value === name ? fault.value : undefined)
 
 async function setUp() {
-  if (
-    !(await giving(async () => {
-      session.session = await api<SessionReply>('/api/setup', 'POST', form.value)
-    }))
-  )
-    return
+  if (!(await giving(() => session.setUp(form.value)))) return
   await session.loadPeople().catch(() => undefined)
   await navigateTo('/')
 }
@@ -33,6 +34,14 @@ async function setUp() {
   <form class="door" @submit.prevent="setUp">
     <h1>A new pressroom</h1>
     <p class="soft">Name the room and its manager. Everything else can wait until the first edition.</p>
+    <VTextField
+      v-model="form.token"
+      label="Token"
+      hint="ten letters and figures, printed where the server was started"
+      persistent-hint
+      autocomplete="off"
+      :error-messages="faultOf('token')"
+    />
     <VTextField v-model="form.studio" label="Pressroom" :error-messages="faultOf('studio')" />
     <VTextField
       v-model="form.name"

@@ -125,7 +125,9 @@ describe('what others do', () => {
 
   it('of a newer program stops the page, which keeps what it shows', async () => {
     const edition = await opened()
-    const newer: LedgerEvent = { ...eventsOf().at(-1)!, seq: edition.stored!.seq + 1, type: 'pulled', version: 9 }
+    const { position, ...last } = eventsOf().at(-1)!
+    const seq = edition.stored!.seq + 1
+    const newer: LedgerEvent = { ...last, position: position + 1, seq, type: 'pulled', version: 9 }
     SpokenStream.open[0]!.say('stored', newer)
     expect(edition.stored!.pulls).toHaveLength(0)
     expect(SpokenStream.open).toEqual([])

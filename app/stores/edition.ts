@@ -1,6 +1,6 @@
 import { type CommandData, type EditionCommandType, guarded } from '#core/house/acts'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { countEdition, figures } from '#core/edition/count'
 import { evolve } from '#core/house/streams'
 import { isNewer } from '#core/house/upcast'
@@ -11,6 +11,8 @@ import type { Context, LedgerEvent } from '#core/ground/envelope'
 import { noRecord, type ShopRecord } from '#core/plan/shop-record'
 import { type StudioState, emptyStudio } from '#core/stores/studio/state'
 import { stops } from '#core/edition/stops'
+import { isNamed } from '#core/edition/who'
+import { isStaff } from '#core/ground/who'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { EditionReply, HandOut } from '#shared/replies/replies'
 import { api, ApiError, wordsOf } from '~/composables/api'
@@ -37,6 +39,8 @@ export const useEdition = defineStore('edition', () => {
   const pending = shallowRef<CommandRequest[]>([])
   /** Answered, but the stored state here has not caught up yet. */
   const answered = shallowRef<ReadonlySet<string>>(new Set())
+  /** Commands that were shown here once, waiting or stored: each is taken up once. */
+  const takenUp = new Set<string>()
   const handOut = ref<HandOut | null>(null)
   const problem = ref('')
   const message = ref('')
@@ -44,7 +48,7 @@ export const useEdition = defineStore('edition', () => {
   function contextOf(command: CommandRequest): Context {
     return {
       personId: command.by,
-      role: session.person?.role ?? 'member',
+      role: session.roleOf(command.by),
       commandId: command.commandId,
       occurredAt: command.occurredAt,
     }
@@ -62,6 +66,11 @@ export const useEdition = defineStore('edition', () => {
   const count = computed(() => (state.value ? countEdition(state.value) : null))
   const at = computed(() => (state.value ? figures(state.value) : null))
   const strip = computed(() => (state.value ? stops(state.value) : []))
+  /** True for staff and for whoever is named on the edition; others look on. */
+  const isTheirs = computed(() => {
+    const { person } = session
+    return !!state.value && !!person && (isStaff(person.role) || isNamed(state.value, person.id))
+  })
   const unsent = computed(() => pending.value.filter((command) => !answered.value.has(command.commandId)).length)
 
   /** True once a pull is durable on the server. A value, since the store wraps what it does and this is asked for every stroke. */
@@ -77,9 +86,19 @@ export const useEdition = defineStore('edition', () => {
       handOut.value = null
       message.value = ''
     }
-    pending.value = outbox.waiting.filter((command) => command.stream === `edition:${editionId}`)
+    pending.value = []
+    takenUp.clear()
+    takeWaiting()
     await fetchStored()
   }
+
+  /** Taps of this edition that another tab of this browser gave. */
+  function takeWaiting(): void {
+    const others = outbox.waiting.filter((one) => one.stream === `edition:${id.value}` && !takenUp.has(one.commandId))
+    for (const { commandId } of others) takenUp.add(commandId)
+    if (others.length > 0) pending.value = [...pending.value, ...others]
+  }
+  watch(() => outbox.waiting, takeWaiting)
 
   async function fetchStored(): Promise<void> {
     const wanted = id.value
@@ -128,6 +147,7 @@ export const useEdition = defineStore('edition', () => {
 
   function onStored(event: LedgerEvent): void {
     session.seenStored(event.commandId)
+    takenUp.add(event.commandId)
     const current = stored.value
     if (!current || event.stream !== current.stream || event.seq <= current.seq) return
     if (event.seq > current.seq + 1) return void fetchStored()
@@ -147,8 +167,7 @@ export const useEdition = defineStore('edition', () => {
     const state = stored.value
     if (!state) return
     const copy = { state, studio: studio.value, record: record.value, position: live.position }
-    await keepCopy(state.stream, copy)
-    await dropEvents(state.stream, state.seq)
+    if (await keepCopy(state.stream, copy)) await dropEvents(state.stream, state.seq)
   }
 
   live.listen(onStored, () => void fetchStored())
@@ -188,6 +207,7 @@ export const useEdition = defineStore('edition', () => {
       return null
     }
     message.value = ''
+    takenUp.add(command.commandId)
     await outbox.put(command)
     pending.value = [...pending.value, command]
     return command.commandId
@@ -240,6 +260,7 @@ export const useEdition = defineStore('edition', () => {
     count,
     at,
     strip,
+    isTheirs,
     pending,
     unsent,
     handOut,

@@ -2,13 +2,11 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { LedgerEvent } from '#core/ground/envelope'
 import { upcast } from '#core/house/upcast'
+import { SharedStream } from '~/live/shared-stream'
 
 type OnStored = (event: LedgerEvent) => void
 
-const retryAfter = 2_000
-const silentAfter = 40_000
-
-/** The one stream of stored events this tab follows. */
+/** The stored events this tab hears, in the order of the ledger. */
 export const useLive = defineStore('live', () => {
   const connected = ref(false)
   const position = ref(0)
@@ -16,31 +14,26 @@ export const useLive = defineStore('live', () => {
   const outdated = ref(false)
   const onStored = new Set<OnStored>()
   const onReload = new Set<() => void>()
-  let source: EventSource | null = null
-  let watch: ReturnType<typeof setTimeout> | undefined
-
-  /** Follow from a position; a tab that follows already goes on where it is. */
-  function follow(from: number): void {
-    position.value = Math.max(position.value, from)
-    if (!source) open()
-  }
-
-  function open(): void {
-    source = new EventSource(`/api/live?after=${position.value}`)
-    source.addEventListener('open', alive)
-    source.addEventListener('beat', alive)
-    source.addEventListener('stored', (message) => {
-      alive()
-      const event = readable(JSON.parse((message as MessageEvent<string>).data) as LedgerEvent)
+  const stream = new SharedStream({
+    stored: (raw) => {
+      const event = readable(raw)
       if (!event) return
       position.value = event.position
       for (const listener of onStored) listener(event)
-    })
-    source.addEventListener('reload', (message) => {
-      position.value = Number((message as MessageEvent<string>).data)
+    },
+    reload: () => {
+      position.value = stream.position
       for (const listener of onReload) listener()
-    })
-    source.addEventListener('error', reopen)
+    },
+    connected: (isConnected) => {
+      connected.value = isConnected
+    },
+  })
+
+  /** Follow from a position; a tab that follows already goes on where it is. */
+  function follow(from: number): void {
+    stream.follow(from)
+    position.value = Math.max(position.value, stream.position)
   }
 
   /** An event this page can fold; a newer one stops it until it is loaded again. */
@@ -49,30 +42,9 @@ export const useLive = defineStore('live', () => {
       return upcast(event)
     } catch {
       outdated.value = true
-      close()
+      stream.close()
       return null
     }
-  }
-
-  function alive(): void {
-    connected.value = true
-    clearTimeout(watch)
-    watch = setTimeout(reopen, silentAfter)
-  }
-
-  /** The browser's own reconnection gives up on some failures; ours does not. */
-  function reopen(): void {
-    close()
-    setTimeout(() => {
-      if (!source) open()
-    }, retryAfter)
-  }
-
-  function close(): void {
-    source?.close()
-    source = null
-    connected.value = false
-    clearTimeout(watch)
   }
 
   function listen(stored: OnStored, reload: () => void = () => {}): () => void {
@@ -84,5 +56,5 @@ export const useLive = defineStore('live', () => {
     }
   }
 
-  return { connected, position, outdated, follow, listen, close }
+  return { connected, position, outdated, follow, listen }
 })

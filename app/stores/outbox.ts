@@ -3,8 +3,10 @@ import { computed, ref, shallowRef } from 'vue'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { CommandReply } from '#shared/replies/replies'
 import { api, ApiError } from '~/composables/api'
+import { keepAnswered } from '~/outbox/answered'
 import { askToPersist, type Outgoing, type Refused, withKept } from '~/outbox/kept'
 import { outboxWire } from '~/outbox/wire'
+import { useSession } from './session'
 
 export type Answered = (command: CommandRequest, result: { reply: CommandReply } | { error: ApiError }) => void
 
@@ -25,6 +27,7 @@ export const useOutbox = defineStore('outbox', () => {
   const hindrance = ref('')
   /** Why this browser cannot keep taps, or empty. They are sent all the same. */
   const notKept = ref('')
+  const session = useSession()
   const listeners = new Set<Answered>()
   /** Taps that could not be written to disk are known by numbers below zero. */
   let unwritten = 0
@@ -150,9 +153,9 @@ export const useOutbox = defineStore('outbox', () => {
     }
   }
 
-  /** Unreachable, stumbling, full or signed out: the command stays until that has passed. */
-  function mustWait(error: ApiError): boolean {
-    return error.unreachable || error.status >= 500 || error.status === 401 || error.status === 429
+  /** Unreachable, stumbling, full, signed out or not let in yet: the command stays until that has passed. */
+  function mustWait({ unreachable, status, reply }: ApiError): boolean {
+    return unreachable || status >= 500 || status === 401 || status === 429 || reply.code === 'change-secret'
   }
 
   async function keepRefused(entry: Refused): Promise<void> {
@@ -162,6 +165,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function settle(order: number, command: CommandRequest, result: Parameters<Answered>[1]): Promise<void> {
     // What cannot be taken off the disk is sent again, which the server counts once.
+    if ('reply' in result) void keepAnswered({ command, position: result.reply.position, lineage: session.lineage })
     if (order > 0) await withKept((db) => db.delete('outbox', order)).catch(sayNotKept)
     gone(order, command, result)
     wire.settled({ order, command, result })
@@ -181,9 +185,16 @@ export const useOutbox = defineStore('outbox', () => {
     gone(order, command, result)
   }
 
+  /** Let go of the refusals that were read; one that arrives meanwhile is not among them. */
   async function putAway(): Promise<void> {
-    await withKept((db) => db.clear('refused'))
+    const read = new Set(refused.value)
     refused.value = []
+    await withKept(async (db) => {
+      const tx = db.transaction('refused', 'readwrite')
+      for (let at = await tx.store.openCursor(); at; at = await at.continue())
+        if ([...read].some(({ command }) => command.commandId === at!.value.command.commandId)) await at.delete()
+      await tx.done
+    }).catch(sayNotKept)
   }
 
   function onAnswer(listener: Answered): () => void {

@@ -1,24 +1,29 @@
 import { defineStore } from 'pinia'
 import { v4, v7 } from 'uuid'
 import { computed, ref } from 'vue'
+import type { Role } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { CommandReply, PersonReply, SessionReply } from '#shared/replies/replies'
 import { api, ApiError } from '~/composables/api'
+import { keepAnswered } from '~/outbox/answered'
 import { keepCopy, readCopy } from '~/outbox/kept'
+import { useSure } from './sure'
 
-/** This tab's name as a station; it lasts through reloads. */
-function stationId(): string {
-  const known = sessionStorage.getItem('station')
+/** This tab's name among the stations of its browser; it lasts through reloads. */
+function tabName(): string {
+  const known = sessionStorage.getItem('tab')
   if (known) return known
-  const fresh = v4()
-  sessionStorage.setItem('station', fresh)
+  const fresh = v4().slice(0, 8)
+  sessionStorage.setItem('tab', fresh)
   return fresh
 }
 
 /** Who is here, and the envelope that every command of theirs travels in. */
 export const useSession = defineStore('session', () => {
+  const tab = tabName()
   const session = ref<SessionReply | null>(null)
   const people = ref<PersonReply[]>([])
+  const sure = useSure()
   /**
    * Requests of which nobody knows whether they were stored: the answer was lost. Pressed again they keep their id, so
    * that they are carried out once. Given twice in any other way, the same act is two acts.
@@ -26,11 +31,14 @@ export const useSession = defineStore('session', () => {
   const unsure = new Map<string, CommandRequest>()
 
   const person = computed(() => session.value?.person ?? null)
+  /** Which ledger this is; a copy kept by an older program does not say. */
+  const lineage = computed(() => (session.value as Partial<SessionReply> | null)?.lineage?.id ?? '')
+  /** Where taps of this tab are given: the browser as the server knows it, and the tab. */
+  const station = computed(() => `${session.value?.device ?? 'unknown'}~${tab}`)
 
   async function load(): Promise<void> {
     try {
-      session.value = await api<SessionReply>('/api/session')
-      await keepCopy('session', JSON.parse(JSON.stringify(session.value)))
+      take(await api<SessionReply>('/api/session'))
     } catch (error) {
       // A dead server must not keep a printer from the bench: the last session known here stands until it is back.
       if (!(error instanceof ApiError) || !error.unreachable) throw error
@@ -43,14 +51,29 @@ export const useSession = defineStore('session', () => {
     await keepCopy('people', JSON.parse(JSON.stringify(people.value)))
   }
 
-  async function signIn(personId: string, secret: string): Promise<void> {
-    session.value = await api<SessionReply>('/api/session', 'POST', { personId, secret })
-    await keepCopy('session', JSON.parse(JSON.stringify(session.value)))
+  function take(reply: SessionReply): void {
+    session.value = reply
+    void keepCopy('session', JSON.parse(JSON.stringify(reply)))
   }
 
-  async function signOut(): Promise<void> {
-    await api('/api/session', 'DELETE')
-    session.value = session.value && { ...session.value, person: null }
+  /** @param own true on a device of the person's own, which does not go idle */
+  async function signIn(personId: string, secret: string, own = false): Promise<void> {
+    take(await api<SessionReply>('/api/session', 'POST', { personId, secret, own }))
+  }
+
+  /** @param idle true when nobody touched the station for long */
+  async function signOut(idle = false): Promise<void> {
+    await api('/api/session', 'DELETE', { idle })
+    if (session.value) take({ ...session.value, person: null, proof: null, mustChange: false })
+  }
+
+  async function setUp(form: object): Promise<void> {
+    take(await api<SessionReply>('/api/setup', 'POST', form))
+  }
+
+  async function setOwnSecret(before: string, secret: string): Promise<void> {
+    await api(`/api/people/${person.value!.id}/secret`, 'PUT', { before, secret })
+    if (session.value) take({ ...session.value, mustChange: false })
   }
 
   /** Name of a person. A value, since the store wraps what it does and this is asked for every stroke. */
@@ -59,12 +82,18 @@ export const useSession = defineStore('session', () => {
     return (id: string): string => names.get(id) ?? 'someone'
   })
 
+  /** What someone may do here; of someone this page has not heard of, what a member may. */
+  function roleOf(id: string): Role {
+    return (person.value?.id === id ? person.value : people.value.find((known) => known.id === id))?.role ?? 'member'
+  }
+
   /** Wrap what is to be done with who, when, where and an id of its own. */
   function envelope(stream: string, type: string, data: object, expectedSeq?: number): CommandRequest {
     return {
       commandId: v7(),
-      device: stationId(),
-      by: person.value?.id ?? '',
+      device: station.value,
+      by: person.value?.id ?? 'nobody',
+      ...(session.value?.proof ? { proof: session.value.proof } : {}),
       occurredAt: new Date().toISOString(),
       type,
       stream,
@@ -83,10 +112,23 @@ export const useSession = defineStore('session', () => {
     // While this pressing is under way the next is another.
     unsure.delete(key)
     try {
-      return await api<CommandReply>('/api/commands', 'POST', command)
+      const reply = await send(command)
+      void keepAnswered({ command, position: reply.position, lineage: lineage.value })
+      return reply
     } catch (error) {
       if (error instanceof ApiError && (error.unreachable || error.status >= 500)) unsure.set(key, command)
       throw error
+    }
+  }
+
+  /** Send it; where the server asks for the secret again, the person is asked, and it is sent once more. */
+  async function send(command: CommandRequest): Promise<CommandReply> {
+    try {
+      return await api<CommandReply>('/api/commands', 'POST', command)
+    } catch (error) {
+      if (!(error instanceof ApiError) || error.reply.code !== 'give-secret-again') throw error
+      if (await sure.ask()) return await api<CommandReply>('/api/commands', 'POST', command)
+      throw new ApiError(403, { code: 'left', message: 'Nothing was done: the PIN was not given.' })
     }
   }
 
@@ -97,16 +139,20 @@ export const useSession = defineStore('session', () => {
 
   return {
     session,
+    lineage,
+    station,
     person,
     people,
     load,
     loadPeople,
     signIn,
     signOut,
+    setUp,
+    setOwnSecret,
     nameOf,
+    roleOf,
     envelope,
     give,
     seenStored,
-    station: stationId(),
   }
 })

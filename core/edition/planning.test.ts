@@ -204,3 +204,22 @@ describe('the edition record', () => {
     expect(record.sheets[2]).toMatchObject({ place: 'reject', faults: 'salt', verdict: 'reject' })
   })
 })
+
+describe('whose edition it is', () => {
+  it('is theirs who begins it, until others are named', () => {
+    const table = new PressTable()
+    expect(table.edition).toMatchObject({ artistId: null, printerIds: ['p1'], printersGrow: false })
+    table.submit({ type: 'add-person', stream: 'studio', data: { personId: 'p2', role: 'member' } })
+    table.must('name-printers', { artistId: 'p2', printerIds: ['p1', 'p2', 'p2'] })
+    expect(table.edition).toMatchObject({ artistId: 'p2', printerIds: ['p1', 'p2'] })
+    expect(table.give('name-printers', { artistId: null, printerIds: ['nobody'] }).refusal).toMatchObject({
+      code: 'unknown-person',
+    })
+    expect(table.give('name-printers', { artistId: null, printerIds: [] }).refusal).toMatchObject({
+      code: 'nobody-named',
+    })
+    // Someone who has left since stays named.
+    table.submit({ type: 'change-person', stream: 'studio', data: { personId: 'p2', role: 'member', active: false } })
+    expect(table.give('name-printers', { artistId: null, printerIds: ['p2'] }).refusal).toBeUndefined()
+  })
+})

@@ -348,7 +348,7 @@ describe('what a person is told', () => {
     expect(code(table.submit({ type: 'pull', stream: 'edition:none', data: table.pullData(1) }))).toBe(
       'unknown-edition',
     )
-    expect(code(table.give('close', { note: '' }, 'student'))).toBe('not-allowed')
+    expect(code(table.give('reopen', { reason: 'a smudge' }, 'student'))).toBe('not-allowed')
     expect(code(table.give('pull', table.pullData(null)))).toBe('sheet-missing')
     expect(code(table.give('pull', table.pullData(1, { faults: ['gremlin'] })))).toBe('unknown-fault')
     expect(code(table.give('tear', tornRight('l1', 1, 6000)))).toBe('too-many-sheets')

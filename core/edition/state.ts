@@ -32,6 +32,12 @@ export interface EditionState {
   seq: number
   title: string
   plan: EditionPlan | null
+  /** Who signs, when that is a person of the room. */
+  artistId: string | null
+  /** Whose edition it is beside the artist: they and staff act on it. */
+  printerIds: string[]
+  /** True of an edition from before anyone was named: whoever does something on it is a printer of it. */
+  printersGrow: boolean
   /** Plans that were in force before, oldest first, with the reason for each change. */
   earlierPlans: { plan: EditionPlan; reason: string; at: string; by: string; sheetsTorn: number }[]
   /** How its sheets are got out of the paper, once planned. */
@@ -66,6 +72,9 @@ export function emptyEdition(stream: string): EditionState {
     seq: 0,
     title: '',
     plan: null,
+    artistId: null,
+    printerIds: [],
+    printersGrow: false,
     earlierPlans: [],
     piece: null,
     blocks: [],

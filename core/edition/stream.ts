@@ -1,8 +1,12 @@
 import { defineStream } from '../ground/act'
 import { changed } from '../ground/fold'
 import { refuse } from '../ground/refusal'
-import { emptyEdition } from './state'
+import { emptyEdition, type EditionState } from './state'
 import { follow } from './tally'
+
+/** In an edition from before anyone was named, whoever does something on it prints it. */
+const grown = ({ printersGrow, printerIds }: EditionState, actor: string): Partial<EditionState> =>
+  printersGrow && !printerIds.includes(actor) ? { printerIds: [...printerIds, actor] } : {}
 
 /** A print edition from its plan to its last signature. */
 export const edition = defineStream('edition', emptyEdition, {
@@ -21,5 +25,6 @@ export const edition = defineStream('edition', emptyEdition, {
       )
     return null
   },
-  stamp: (state, event, before) => follow(before, changed(state, { seq: event.seq, changedAt: event.occurredAt })),
+  stamp: (state, event, before) =>
+    follow(before, changed(state, { ...grown(state, event.actor), seq: event.seq, changedAt: event.occurredAt })),
 })

@@ -129,6 +129,8 @@ export interface ActOptions<
   begins?: true
   /** Taken on a closed stream too: what happened at the press cannot be refused away. */
   late?: true
+  /** The person gives the secret again first: it is said to others, or cannot be undone in silence. */
+  asksAgain?: true
   /** The other streams whose states the rule is given, under the names it knows them by. */
   needs?: (data: Data) => Need
   /** Every event it may cause, of whatever stream; the rule can return no other. */
@@ -151,6 +153,7 @@ export interface Act<
   guarded: boolean
   begins: boolean
   late: boolean
+  asksAgain: boolean
   needs: (data: Data) => Needs
   who: Who<never, Data>
   events: Events
@@ -175,8 +178,8 @@ export function defineAct<
   who: Who<StatesOf<NoInfer<Kind>, NoInfer<State>, NoInfer<Need>>, NoInfer<Data>>,
   options: ActOptions<NoInfer<Kind>, NoInfer<State>, Data, Events, Need>,
 ): Act<Kind, Type, Data, Events> {
-  const { guarded = false, begins = false, late = false, needs = () => ({}), events, rule } = options
-  return { type, stream, guarded, begins, late, needs, who, events, rule }
+  const { guarded = false, begins = false, late = false, asksAgain = false, needs = () => ({}), events, rule } = options
+  return { type, stream, guarded, begins, late, asksAgain, needs, who, events, rule }
 }
 
 /** Data of one act or event out of a union of them. */

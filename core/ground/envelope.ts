@@ -48,6 +48,8 @@ export interface Context {
   commandId: string
   /** When it happened, ISO 8601. */
   occurredAt: string
+  /** False when the person would have to give the secret again for what asks for it. */
+  isSure?: boolean
 }
 
 /** `lot` of `lot:l1`, `studio` of `studio`. */

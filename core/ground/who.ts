@@ -8,6 +8,8 @@ const by =
   ({ role }) =>
     allowed.includes(role)
 
+export const isStaff = (role: Role): boolean => role === 'manager' || role === 'instructor'
+
 export const anyone: Who = by('manager', 'instructor', 'member', 'student')
 export const printers: Who = by('manager', 'instructor', 'member')
 export const staff: Who = by('manager', 'instructor')

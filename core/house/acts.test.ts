@@ -2,6 +2,8 @@ import { readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { type Context, type Role, roles } from '../ground/envelope'
 import { actOf, acts, type CommandType, eventOf } from './acts'
+import { emptyEdition } from '../edition/state'
+import { plan } from '../../tests/fixtures/press-table'
 import { decide } from './streams'
 
 const folder = (path: string) => new URL(`../${path}/`, import.meta.url)
@@ -23,49 +25,50 @@ describe('the list of acts', () => {
   })
 })
 
-/** Who may do each thing: the fewest who may, those above them too. */
-const least: Record<CommandType, Role> = {
+/** Who may do each thing: of an edition staff, those named on it, or members named on it; of the rest the fewest who may. */
+const who: Record<CommandType, Role | 'named' | 'named member'> = {
   'start-edition': 'student',
-  'change-plan': 'student',
-  'add-layer': 'student',
-  'change-layer': 'student',
-  'set-zones': 'student',
-  'set-press': 'student',
-  'plan-piece': 'student',
-  tear: 'student',
-  'prepare-block': 'student',
-  'use-block': 'student',
+  'name-printers': 'named member',
+  'change-plan': 'named',
+  'add-layer': 'named',
+  'change-layer': 'named',
+  'set-zones': 'named',
+  'set-press': 'named',
+  'plan-piece': 'named',
+  tear: 'named',
+  'prepare-block': 'named',
+  'use-block': 'named',
   'keep-block': 'member',
   'cancel-block': 'member',
-  'change-block': 'student',
-  'record-block-state': 'student',
-  'find-exposure': 'student',
-  'draw-register': 'student',
-  'set-roll-up': 'student',
-  'set-inked-share': 'student',
-  'plan-overprint': 'student',
-  'plan-blend': 'student',
-  pull: 'student',
-  'judge-pull': 'student',
-  'void-pull': 'student',
-  'restore-pull': 'student',
+  'change-block': 'named',
+  'record-block-state': 'named',
+  'find-exposure': 'named',
+  'draw-register': 'named',
+  'set-roll-up': 'named',
+  'set-inked-share': 'named',
+  'plan-overprint': 'named',
+  'plan-blend': 'named',
+  pull: 'named',
+  'judge-pull': 'named',
+  'void-pull': 'named',
+  'restore-pull': 'named',
   'settle-dispute': 'instructor',
-  adjust: 'student',
-  'void-adjustment': 'student',
-  'approve-proof': 'student',
-  'declare-dry': 'student',
-  'cut-further': 'member',
-  'spoil-sheet': 'student',
-  'recover-sheet': 'student',
-  'split-sheet': 'student',
-  curate: 'student',
-  'give-numbers': 'member',
-  'withdraw-numbers': 'member',
-  sign: 'student',
+  adjust: 'named',
+  'void-adjustment': 'named',
+  'approve-proof': 'named',
+  'declare-dry': 'named',
+  'cut-further': 'named',
+  'spoil-sheet': 'named',
+  'recover-sheet': 'named',
+  'split-sheet': 'named',
+  curate: 'named',
+  'give-numbers': 'named',
+  'withdraw-numbers': 'named',
+  sign: 'named',
   'withdraw-signing': 'instructor',
-  'destroy-print': 'member',
+  'destroy-print': 'named',
   'amend-size': 'instructor',
-  close: 'member',
+  close: 'named',
   reopen: 'instructor',
   'add-lot': 'member',
   'describe-lot': 'member',
@@ -85,6 +88,7 @@ const least: Record<CommandType, Role> = {
   'describe-tub': 'member',
   'weigh-tub': 'member',
   'add-press': 'instructor',
+  'set-up': 'student',
   'set-studio': 'manager',
   'add-past-editions': 'instructor',
   'withdraw-past-edition': 'instructor',
@@ -95,18 +99,50 @@ const least: Record<CommandType, Role> = {
   'change-person': 'manager',
 }
 
+const isStaff = (role: Role) => role === 'manager' || role === 'instructor'
+
+function mayDo(type: CommandType, role: Role, isNamed: boolean): boolean {
+  const allowed = who[type]
+  if (allowed === 'named') return isStaff(role) || isNamed
+  if (allowed === 'named member') return isStaff(role) || (isNamed && role === 'member')
+  // Roles are listed from the most to the fewest rights.
+  return roles.indexOf(role) <= roles.indexOf(allowed)
+}
+
+const asker = (role: Role): Context => ({
+  personId: 'p1',
+  role,
+  commandId: 'c1',
+  occurredAt: '2026-11-02T09:30:00.000Z',
+})
+const owners = {
+  'whose own it is, as printer': { artistId: null, printerIds: ['p0', 'p1'] },
+  'whose own it is, as artist': { artistId: 'p1', printerIds: ['p0'] },
+  'another’s': { artistId: 'p2', printerIds: ['p0'] },
+}
+
 describe.each(acts.map((act) => act.type))('who may %s', (type) => {
-  it.each(roles)('a %s', (role) => {
-    const context: Context = { personId: 'p1', role, commandId: 'c1', occurredAt: '2026-11-02T09:30:00.000Z' }
-    const { kind } = actOf.get(type)!.stream
-    const data = { lotId: 'l', pressId: 'p', offcuts: [], zones: [], components: [] }
-    const decision = asked(() =>
-      decide(new Map(), { type, stream: kind === 'studio' ? kind : `${kind}:1`, data }, context),
-    )
-    // Roles are listed from the most to the fewest rights.
-    const allowed = roles.indexOf(role) <= roles.indexOf(least[type])
-    expect(decision === 'not-allowed').toBe(!allowed)
-  })
+  const { kind } = actOf.get(type)!.stream
+  const stream = kind === 'studio' ? kind : `${kind}:1`
+  const data = { lotId: 'l', pressId: 'p', offcuts: [], zones: [], components: [], printerIds: [] }
+  const decided = (role: Role, named: { artistId: string | null; printerIds: string[] }) => {
+    const edition = { ...emptyEdition('edition:1'), plan, ...named }
+    const states = kind === 'edition' && type !== 'start-edition' ? new Map([[stream, edition]]) : new Map()
+    return asked(() => decide(states, { type, stream, data }, asker(role)))
+  }
+
+  it.each(roles.flatMap((role) => Object.keys(owners).map((owner) => [role, owner] as const)))(
+    'a %s, %s',
+    (role, owner) => {
+      const named = owners[owner as keyof typeof owners]
+      expect(decided(role, named) === 'not-allowed').toBe(!mayDo(type, role, owner !== 'another’s'))
+    },
+  )
+})
+
+it('an edition that is not there is told of, not hidden behind a right', () => {
+  const command = { type: 'adjust', stream: 'edition:none', data: {} }
+  expect(asked(() => decide(new Map(), command, asker('student')))).toBe('unknown-edition')
 })
 
 /** The refusal's code; an act let in with half its data may do anything else, even fall over. */

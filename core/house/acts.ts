@@ -14,6 +14,7 @@ import { drawRegister } from '../edition/acts/draw-register'
 import { findExposure } from '../edition/acts/find-exposure'
 import { giveNumbers } from '../edition/acts/give-numbers'
 import { judgePull } from '../edition/acts/judge-pull'
+import { namePrinters } from '../edition/acts/name-printers'
 import { planBlend } from '../edition/acts/plan-blend'
 import { planOverprint } from '../edition/acts/plan-overprint'
 import { planPiece } from '../edition/acts/plan-piece'
@@ -63,6 +64,7 @@ import { retireRoller } from '../stores/studio/acts/retire-roller'
 import { setRoller } from '../stores/studio/acts/set-roller'
 import { setSeriesFormat } from '../stores/studio/acts/set-series-format'
 import { setStudio } from '../stores/studio/acts/set-studio'
+import { setUp } from '../stores/studio/acts/set-up'
 import { withdrawPastEdition } from '../stores/studio/acts/withdraw-past-edition'
 import { addTub } from '../stores/tub/acts/add-tub'
 import { describeTub } from '../stores/tub/acts/describe-tub'
@@ -71,6 +73,7 @@ import { weighTub } from '../stores/tub/acts/weigh-tub'
 /** Everything a person can do with an edition. */
 const editionActs = [
   startEdition,
+  namePrinters,
   changePlan,
   addLayer,
   changeLayer,
@@ -134,6 +137,7 @@ const storeActs = [
   describeTub,
   weighTub,
   addPress,
+  setUp,
   setStudio,
   addPastEditions,
   withdrawPastEdition,

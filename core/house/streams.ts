@@ -4,6 +4,7 @@ import type { AnyAct, AnyStream, Folded, Needs, Ref } from '../ground/act'
 import { type Context, type Decision, type Happening, streamKind } from '../ground/envelope'
 import { folding } from '../ground/fold'
 import { refuse } from '../ground/refusal'
+import { isStaff } from '../ground/who'
 import type { BatchState } from '../stores/batch/state'
 import { batch } from '../stores/batch/stream'
 import type { BlockState } from '../stores/block/state'
@@ -77,14 +78,22 @@ export function decide(states: States, command: Command, context: Context): Deci
   const own = states.get(command.stream) ?? act.stream.empty(command.stream)
   const seen = statesFor(act, own, states, command) as never
   const data = command.data as never
-  if (!act.who(context, seen, data))
-    return refuse('not-allowed', `A ${context.role} may not do this. Ask an instructor or the manager.`)
+  if (!act.who(context, seen, data)) return notAllowed(act, context)
   const shut = act.stream.gate(own as never, act)
   if (shut) return shut
   if (act.guarded && command.expectedSeq !== own.seq)
     return refuse('stale', 'Someone changed this while you were looking. See how it stands now, then do it again.')
   const outcome = act.rule(seen, data, context)
-  return 'refusal' in outcome ? outcome : { events: [...outcome] }
+  if ('refusal' in outcome) return outcome
+  if (act.asksAgain && context.isSure === false)
+    return refuse('give-secret-again', 'Give your PIN or passphrase once more for this.')
+  return { events: [...outcome] }
+}
+
+function notAllowed({ stream }: AnyAct, { role }: Context) {
+  return stream.kind === edition.kind && !isStaff(role)
+    ? refuse('not-allowed', 'This is for staff, or for those named on the edition. Ask an instructor or the manager.')
+    : refuse('not-allowed', `A ${role} may not do this. Ask an instructor or the manager.`)
 }
 
 function step(stream: AnyStream, state: Folded, event: Happening): Folded {

@@ -7,23 +7,26 @@ function logFactorials(most: number): Float64Array {
 
 /**
  * Rows of the binomial for one q after another, each made when first asked for. What was made for the last q is
- * overwritten: rows are many and short-lived.
+ * overwritten: rows are many and short-lived. They lie one behind the other with only the parts that matter, so that all
+ * of one q stay in the processor's nearest memory.
  */
 export class BinomialRows {
-  /** Of row n from the first j that matters, `starts[n]`, to before `ends[n]`: P(j | n, q) at n · `width` + j. */
+  /** Of row n from the first j that matters, `starts[n]`, to before `ends[n]`: P(j | n, q) at `offsets[n]` + j. */
   readonly values: Float64Array
-  readonly width: number
+  readonly offsets: Int32Array
   readonly starts: Int32Array
   readonly ends: Int32Array
   private q = 0
   private nothing = 0
+  private used = 0
   private readonly logFactorial: Float64Array
 
-  constructor(private readonly most: number) {
-    this.width = most + 1
-    this.values = new Float64Array(this.width * this.width)
-    this.starts = new Int32Array(this.width)
-    this.ends = new Int32Array(this.width).fill(-1)
+  constructor(most: number) {
+    const rows = most + 1
+    this.values = new Float64Array((rows * (rows + 1)) / 2)
+    this.offsets = new Int32Array(rows)
+    this.starts = new Int32Array(rows)
+    this.ends = new Int32Array(rows).fill(-1)
     this.logFactorial = logFactorials(most)
   }
 
@@ -33,6 +36,7 @@ export class BinomialRows {
     // Parts left out grow smaller quickly, outward from the first of them.
     this.nothing = nothing / 20
     this.ends.fill(-1)
+    this.used = 0
   }
 
   /** See to it that the row of n is there. @param n at most what the rows were made for */
@@ -44,10 +48,10 @@ export class BinomialRows {
 
   /** From the row before: the last sheet passes or does not. Sums of positive numbers, and quicker than anew. */
   private follow(n: number): void {
-    const { q, values, width } = this
-    const last = (n - 1) * width
-    const here = n * width
+    const { q, values } = this
+    const last = this.offsets[n - 1]!
     let start = this.starts[n - 1]!
+    const here = this.used - start
     let end = this.ends[n - 1]!
     let passed = 0
     for (let j = start; j < end; j++) {
@@ -57,6 +61,8 @@ export class BinomialRows {
     }
     values[here + end] = passed * q
     end += 1
+    this.used = here + end
+    this.offsets[n] = here
     while (end - start > 1 && values[here + end - 1]! < this.nothing) end -= 1
     while (end - start > 1 && values[here + start]! < this.nothing) start += 1
     this.starts[n] = start
@@ -65,8 +71,10 @@ export class BinomialRows {
 
   /** Outward from the peak, each from its neighbour, until nothing is left to add. */
   private make(n: number): void {
-    const { q, values, logFactorial, width } = this
-    const from = n * width
+    const { q, values, logFactorial } = this
+    const from = this.used
+    this.offsets[n] = from
+    this.used += n + 1
     if (q <= 0 || q >= 1) {
       const certain = q <= 0 ? 0 : n
       values[from + certain] = 1

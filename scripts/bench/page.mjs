@@ -1,5 +1,5 @@
 import { chromium } from '@playwright/test'
-import { median, quantile, startServer } from './server.mjs'
+import { firstManager, median, quantile, startServer } from './server.mjs'
 
 export const args = [
   '--no-sandbox',
@@ -88,7 +88,8 @@ export async function measureLongTally(folder, fillLedger) {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
   const context = await browser.newContext()
   await context.request.post(`${server.url}/api/setup`, {
-    data: { studio: 'Bench', name: 'Bench', secret: 'bench', line: 'number-signature', currency: '€' },
+    data: firstManager,
+    headers: { origin: server.url },
   })
   const page = await benchOf(context, server.url, id)
   const times = await taps(page, 60)

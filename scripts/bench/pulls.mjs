@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { Station } from './station.mjs'
-import { freePort, median, quantile, startServer } from './server.mjs'
+import { firstManager, freePort, median, quantile, startServer } from './server.mjs'
 
 const rounds = 5
 const seconds = 2
@@ -24,7 +24,7 @@ async function startPeer(folder, clients) {
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
   const { cookie } = await new Station(url).post('/session', {})
-  const stations = Array.from({ length: clients }, () => new Station(url, cookie, 'p'))
+  const stations = Array.from({ length: clients }, () => new Station(url, { cookie, personId: 'p', browser: 'b' }))
   const row = { layerId: 'layer', kind: 'pull', verdict: 'good', sheetIds: [1], faults: [], note: 'x'.repeat(300) }
   return { act: stations.map((station) => () => station.post('/rows', row)), stop: () => child.kill('SIGKILL') }
 }
@@ -49,13 +49,13 @@ async function rate(acts) {
 async function table(first, stations, editions, sheets) {
   const made = []
   for (let i = 0; i < editions; i++) {
-    const station = new Station(first.url.origin, first.cookie, first.personId)
+    const station = new Station(first.url.origin, first)
     await station.edition(sheets)
     made.push(station)
   }
   const shared = made.map(({ stream, layerId }) => ({ stream, layerId, next: 1 }))
   return Array.from({ length: stations }, (_, i) => {
-    const station = new Station(first.url.origin, first.cookie, first.personId)
+    const station = new Station(first.url.origin, first)
     return () => station.pullFrom(shared[i % editions], sheets)
   })
 }
@@ -68,14 +68,8 @@ export async function measurePulls(folder) {
   const server = await startServer(folder)
   const peer = await startPeer(folder, 20)
   const first = new Station(server.url)
-  const { cookie, body } = await first.post('/api/setup', {
-    studio: 'Bench',
-    name: 'Bench',
-    secret: 'bench',
-    line: 'number-signature',
-    currency: '€',
-  })
-  Object.assign(first, { cookie, personId: body.person.id })
+  const { cookie, body } = await first.post('/api/setup', firstManager)
+  Object.assign(first, { cookie, personId: body.person.id, browser: body.device })
   const settings = {
     small: await table(first, 20, 20, 60),
     large: await table(first, 20, 20, 3000),

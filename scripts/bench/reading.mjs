@@ -1,16 +1,19 @@
 import { get } from 'node:http'
 import { gunzipSync } from 'node:zlib'
-import { median, startServer } from './server.mjs'
+import { firstManager, median, startServer } from './server.mjs'
 
 /** A signed-in reader of a server whose ledger was filled before. */
 async function reader(folder) {
   const server = await startServer(folder)
   const setUp = await fetch(`${server.url}/api/setup`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ studio: 'Bench', name: 'Bench', secret: 'bench', line: 'number-signature', currency: '€' }),
+    headers: { 'content-type': 'application/json', origin: server.url },
+    body: JSON.stringify(firstManager),
   })
-  const cookie = setUp.headers.getSetCookie()[0].split(';')[0]
+  const cookie = setUp.headers
+    .getSetCookie()
+    .map((set) => set.split(';')[0])
+    .join('; ')
   const time = async (path) => {
     const began = performance.now()
     const answer = await fetch(`${server.url}${path}`, { headers: { cookie } })

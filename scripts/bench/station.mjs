@@ -4,11 +4,13 @@ import { laid, plan, torn } from './requests.mjs'
 
 /** One station: its own connection, a session, one pull after another. */
 export class Station {
-  constructor(url, cookie, personId) {
+  constructor(url, { cookie, personId, browser } = {}) {
     Object.assign(this, {
       url: new URL(url),
       cookie,
       personId,
+      browser,
+      tab: v7().slice(-6),
       agent: new Agent({ keepAlive: true, maxSockets: 1 }),
       next: 1,
     })
@@ -26,6 +28,7 @@ export class Station {
           agent: this.agent,
           headers: {
             'content-type': 'application/json',
+            origin: this.url.origin,
             'content-length': Buffer.byteLength(text),
             ...(this.cookie && { cookie: this.cookie }),
           },
@@ -39,7 +42,7 @@ export class Station {
             resolve({
               status: answer.statusCode,
               body: JSON.parse(said),
-              cookie: answer.headers['set-cookie']?.[0]?.split(';')[0],
+              cookie: answer.headers['set-cookie']?.map((set) => set.split(';')[0]).join('; '),
             }),
           )
         },
@@ -49,15 +52,36 @@ export class Station {
     })
   }
 
-  give(stream, type, data) {
-    return this.post('/api/commands', {
+  /** What one sends, with an id of its own. */
+  command(stream, type, data) {
+    return {
       commandId: v7(),
-      device: 'bench',
+      device: `${this.browser}~${this.tab}`,
       by: this.personId,
       occurredAt: new Date().toISOString(),
       type,
       stream,
       data,
+    }
+  }
+
+  give(stream, type, data) {
+    return this.post('/api/commands', this.command(stream, type, data))
+  }
+
+  /** A good pull of one sheet. */
+  pulling({ stream, layerId, sheet }) {
+    return this.command(stream, 'pull', {
+      layerId,
+      kind: 'pull',
+      proofKind: null,
+      verdict: 'good',
+      sheetIds: [sheet],
+      faults: [],
+      rescued: null,
+      wetOnWet: false,
+      setupSeq: 0,
+      batchIds: [],
     })
   }
 
@@ -82,18 +106,8 @@ export class Station {
       if (edition.fresh === fresh)
         Object.assign(edition, { stream: this.stream, layerId: this.layerId, next: 1, fresh: null })
     }
-    const { status, body } = await this.give(edition.stream, 'pull', {
-      layerId: edition.layerId,
-      kind: 'pull',
-      proofKind: null,
-      verdict: 'good',
-      sheetIds: [edition.next++],
-      faults: [],
-      rescued: null,
-      wetOnWet: false,
-      setupSeq: 0,
-      batchIds: [],
-    })
+    const { stream, layerId } = edition
+    const { status, body } = await this.post('/api/commands', this.pulling({ stream, layerId, sheet: edition.next++ }))
     if (status !== 200 || body.disputed) throw new Error(JSON.stringify(body))
   }
 }

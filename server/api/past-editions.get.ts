@@ -1,5 +1,5 @@
 import type { StudioState } from '#core/stores/studio/state'
-import { asking } from '../services/request'
+import { asking } from '../services/session'
 
 export default defineEventHandler(async (event) => {
   const { room } = await asking(event)

@@ -1,14 +1,20 @@
 import { SignIn } from '#shared/commands/people'
-import { usePressroom } from '../services/use-pressroom'
+import { deviceOf } from '../services/device'
 import { failure } from '../services/failure'
 import { readChecked } from '../services/request'
-import { describeSession, startSession } from '../services/session'
+import { addressOf, describeSession, startSession } from '../services/session'
+import { usePressroom } from '../services/use-pressroom'
 
 export default defineEventHandler(async (event) => {
   const room = await usePressroom()
-  const { personId, secret } = await readChecked(event, SignIn)
-  const result = await room.people.signIn(personId, secret, Date.now())
-  if ('refusal' in result) throw failure(result.refusal)
-  await startSession(event, room, result.person)
-  return { ...(await describeSession(event, room)), person: result.person }
+  const { personId, secret, own = false } = await readChecked(event, SignIn)
+  const [address, device] = [addressOf(event), deviceOf(event, room)]
+  const knownDevice = device !== null && room.signIns.knows(personId, device) ? device : null
+  const result = await room.people.recognise(secret, { personId, address, knownDevice })
+  if ('refusal' in result) {
+    const kind = result.refusal.code === 'wait' ? 'made to wait' : 'wrong secret'
+    room.log.note({ kind, person: room.people.get(personId)?.id, address, device: device ?? '' })
+    throw failure(result.refusal)
+  }
+  return await describeSession(event, room, await startSession(event, room, result.person, own))
 })

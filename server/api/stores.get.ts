@@ -1,5 +1,5 @@
 import { readStores } from '../services/editions'
-import { asking } from '../services/request'
+import { asking } from '../services/session'
 
 export default defineEventHandler(async (event) => {
   const { room } = await asking(event)

@@ -9,6 +9,8 @@ export interface Connections {
   writer: Sequelize
   reader: Sequelize
   long: Sequelize
+  /** Write in turn: whoever else writes waits, so that nobody's rows come into another's transaction. */
+  writing: <Result>(act: (writer: Sequelize) => Promise<Result>) => Promise<Result>
   close: () => Promise<void>
 }
 
@@ -81,13 +83,32 @@ export async function openConnections(folder: string): Promise<Connections> {
   } catch (error) {
     throw explain(error, file)
   }
+  let turn: Promise<unknown> = Promise.resolve()
   return {
     writer,
     reader,
     long,
+    writing: (act) => {
+      const result = turn.then(() => act(writer))
+      turn = result.catch(() => undefined)
+      return result
+    },
     close: async () => {
+      await turn
       await Promise.all([writer, reader, long].map((db) => db.close()))
     },
+  }
+}
+
+/** One connection that reads, for what runs beside a server. */
+export async function openForReading(folder: string): Promise<Sequelize> {
+  const db = open(join(folder, 'ledger.sqlite'))
+  try {
+    await db.query('PRAGMA busy_timeout = 10000')
+    await db.query('PRAGMA query_only = ON')
+    return db
+  } catch (error) {
+    throw explain(error, folder)
   }
 }
 

@@ -1,8 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { newFolder } from '../../tests/fixtures/server'
+import { allBreaks } from './breaks'
 import { type Connections, DatabaseUnusable, lockFolder, openConnections, rows } from './connections'
-import { chainStart, eventHash, eventsAfter, firstBreak, lastPosition, readStream, toRow } from './events'
+import { chainStart, eventHash, eventsAfter, lastPosition, readStream, toRow } from './events'
 import { migrate } from './migrations'
 import { rebuildSummaries, summaryVersion } from './summaries'
 
@@ -25,7 +26,11 @@ afterAll(() => db.close())
 describe('the file', () => {
   it('is migrated once, however often it is opened', async () => {
     await migrate(db.writer)
-    expect(await rows(db.reader, 'SELECT name FROM migrations')).toEqual([{ name: '0001-ledger' }])
+    expect(await rows(db.reader, 'SELECT name FROM migrations ORDER BY name')).toEqual([
+      { name: '0001-ledger' },
+      { name: '0002-sign-ins' },
+      { name: '0003-heads' },
+    ])
   })
 
   it('keeps nothing of a migration that fails, which names itself and its cause', async () => {
@@ -109,7 +114,7 @@ describe('events', () => {
   })
 
   it('betray a change made behind the program’s back', async () => {
-    expect(await firstBreak(db.long)).toBeNull()
+    expect(await allBreaks(db.long, null)).toEqual([])
     const [tampered] = await rows<{ position: number; data: string }>(
       db.reader,
       `SELECT position, data FROM events WHERE type = 'pulled' LIMIT 1`,
@@ -118,11 +123,13 @@ describe('events', () => {
     await db.writer.query('UPDATE events SET data = $1 WHERE position = $2', {
       bind: [tampered!.data.replace('good', 'reject'), tampered!.position],
     })
-    expect(await firstBreak(db.long)).toMatchObject({ position: tampered!.position, stream: table.stream })
+    expect(await allBreaks(db.long, null)).toEqual([
+      { position: tampered!.position, stream: table.stream, what: 'it was changed, or the one before it' },
+    ])
     await db.writer.query('UPDATE events SET data = $1 WHERE position = $2', {
       bind: [tampered!.data, tampered!.position],
     })
-    expect(await firstBreak(db.long)).toBeNull()
+    expect(await allBreaks(db.long, null)).toEqual([])
   })
 })
 

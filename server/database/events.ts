@@ -113,42 +113,22 @@ export async function readStream(db: Sequelize, stream: string): Promise<StreamR
   }
 }
 
-/** Events after a position, oldest first, at most `limit`. */
-export async function eventsAfter(db: Sequelize, position: number, limit: number): Promise<LedgerEvent[]> {
+/** Events after a position as they were written, oldest first, at most `limit`. */
+export async function storedEvents(db: Sequelize, position: number, limit: number): Promise<LedgerEvent[]> {
   const found = await rows<EventRow>(
     db,
     `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT $2`,
     [position, limit],
   )
-  return found.map((row) => upcast(stored(row)))
+  return found.map(stored)
+}
+
+/** The same as today's `evolve` expects them. */
+export async function eventsAfter(db: Sequelize, position: number, limit: number): Promise<LedgerEvent[]> {
+  return (await storedEvents(db, position, limit)).map((event) => upcast(event))
 }
 
 export async function lastPosition(db: Sequelize): Promise<number> {
   const [row] = await rows<{ last: number | null }>(db, 'SELECT max(position) AS last FROM events')
   return row?.last ?? 0
-}
-
-/** The first break in any stream's chain, or null when every event follows from the one before. Reads in pages. */
-export async function firstBreak(
-  db: Sequelize,
-  progress: (position: number) => void = () => {},
-): Promise<{ position: number; stream: string; seq: number } | null> {
-  const last = new Map<string, { hash: string; seq: number }>()
-  for (let position = 0; ;) {
-    const page = await rows<EventRow>(
-      db,
-      `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT 5000`,
-      [position],
-    )
-    if (page.length === 0) return null
-    for (const row of page) {
-      const event = stored(row)
-      const before = last.get(event.stream) ?? { hash: chainStart, seq: 0 }
-      if (event.seq !== before.seq + 1 || event.hash !== eventHash(before.hash, event))
-        return { position: event.position, stream: event.stream, seq: event.seq }
-      last.set(event.stream, { hash: event.hash, seq: event.seq })
-    }
-    position = page.at(-1)!.position
-    progress(position)
-  }
 }

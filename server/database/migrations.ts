@@ -3,6 +3,8 @@ import { MigrationError, Umzug } from 'umzug'
 import { isNewer } from '#core/house/upcast'
 import { DatabaseUnusable, rows } from './connections'
 import * as ledger from './migrations/0001-ledger'
+import * as signIns from './migrations/0002-sign-ins'
+import * as heads from './migrations/0003-heads'
 
 /** One step of the file's shape, by name. */
 export interface Migration {
@@ -11,7 +13,11 @@ export interface Migration {
 }
 
 /** Forward only, in this order; imported by name so that the bundler keeps them. */
-const migrations: readonly Migration[] = [{ name: '0001-ledger', ...ledger }]
+const migrations: readonly Migration[] = [
+  { name: '0001-ledger', ...ledger },
+  { name: '0002-sign-ins', ...signIns },
+  { name: '0003-heads', ...heads },
+]
 
 const storage = (db: Sequelize) => ({
   async executed() {

@@ -12,6 +12,8 @@ export interface Beside {
 /** What one commit stores. */
 export interface Group {
   events: LedgerEvent[]
+  /** What the ledger hashes to with them. */
+  head: string
   /** Ids of the commands with the hash of their body and their reply. */
   commands: { id: string; bodyHash: string; reply: string }[]
   summaries: SummaryRow[]
@@ -28,7 +30,10 @@ const insertCommands = `INSERT INTO commands (id, body_hash, reply) SELECT value
  * Store a group in one transaction, on the connection that writes. When it resolves the group is durable.
  * @throws what the database says; nothing of the group was stored then
  */
-export async function storeGroup(writer: Sequelize, { events, commands, summaries, beside }: Group): Promise<void> {
+export async function storeGroup(
+  writer: Sequelize,
+  { events, head, commands, summaries, beside }: Group,
+): Promise<void> {
   const insert = (sql: string, rows: unknown[][]) => writer.query(sql, { bind: [JSON.stringify(rows)] })
   await writer.query('BEGIN IMMEDIATE')
   try {
@@ -36,6 +41,7 @@ export async function storeGroup(writer: Sequelize, { events, commands, summarie
       insertEvents,
       events.map((event) => Object.values(toRow(event))),
     )
+    await writer.query('INSERT INTO heads (position, head) VALUES ($1, $2)', { bind: [events.at(-1)!.position, head] })
     await insert(
       insertCommands,
       commands.map(({ id, bodyHash, reply }) => [id, bodyHash, reply]),

@@ -56,13 +56,3 @@ it('says when too much was missed to replay', async () => {
   live.publish([eventAt(99_999)])
   expect(heard).toEqual([])
 })
-
-it('ends every open stream when the server stops', () => {
-  const live = new Live(db.reader)
-  const ended: string[] = []
-  live.onClose(() => ended.push('first'))
-  const forget = live.onClose(() => ended.push('second'))
-  forget()
-  live.close()
-  expect(ended).toEqual(['first'])
-})

@@ -18,7 +18,6 @@ export const mostReplayed = 2000
 /** Sends stored events to every open tab, in ledger order. */
 export class Live {
   private readonly listeners = new Set<Listener>()
-  private readonly enders = new Set<() => void>()
 
   constructor(private readonly db: Sequelize) {}
 
@@ -56,14 +55,8 @@ export class Live {
     return () => void this.listeners.delete(receive)
   }
 
-  /** Register what ends an open stream, so that the server can stop without waiting for its tabs. */
-  onClose(end: () => void): () => void {
-    this.enders.add(end)
-    return () => void this.enders.delete(end)
-  }
-
+  /** Tell nobody any more: the server stops. */
   close(): void {
-    for (const end of this.enders) end()
     this.listeners.clear()
   }
 }

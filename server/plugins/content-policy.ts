@@ -3,6 +3,10 @@ import { setResponseHeader } from 'h3'
 
 /** A strict content-security policy: only our own files, and the shell's own scripts and styles by nonce. */
 export default defineNitroPlugin((nitro) => {
+  // Nobody need know what we are made of.
+  nitro.hooks.hook('render:response', (response) => {
+    delete response.headers?.['x-powered-by']
+  })
   nitro.hooks.hook('render:html', (html, { event }) => {
     const nonce = randomBytes(16).toString('base64')
     const mark = (chunk: string) => chunk.replace(/<(script|style)(?=[\s>])/g, `<$1 nonce="${nonce}"`)

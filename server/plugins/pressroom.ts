@@ -1,10 +1,28 @@
 import { DatabaseUnusable } from '../database/connections'
 import { usePressroom } from '../services/use-pressroom'
 
+/** What keeps a server from listening, in a line that says what to do. */
+function listening(error: NodeJS.ErrnoException): string | null {
+  const { PORT: port = '3000', HOST: host = 'this machine' } = process.env
+  if (error.code === 'EADDRINUSE') return `Port ${port} is in use. Stop what uses it, or name another one in PORT.`
+  if (error.code === 'EACCES' || error.code === 'EADDRNOTAVAIL')
+    return `Port ${port} on ${host} cannot be opened (${error.code}). Name another one in PORT or HOST.`
+  if (error.code?.startsWith('ERR_OSSL') || /PEM|SecureContext|certificate/i.test(error.message))
+    return 'The certificate in NITRO_SSL_CERT or its key in NITRO_SSL_KEY cannot be read. Give the texts of the two PEM files.'
+  return null
+}
+
 /** Opens the pressroom with the server, and stops the server when that cannot be done. */
 export default defineNitroPlugin((nitro) => {
+  process.prependListener('uncaughtException', (error: NodeJS.ErrnoException) => {
+    const said = listening(error)
+    if (said === null) return
+    console.error(said)
+    process.exit(1)
+  })
   const ready = usePressroom().then((room) => {
     console.info(room.demo ? 'The demo pressroom is ready.' : `The pressroom in ${room.folder} is ready.`)
+    if (room.people.isEmpty) console.info(`Set it up in a browser, with this token: ${room.setUpToken.text}`)
     return room
   })
   ready.catch((error: unknown) => {
@@ -17,5 +35,5 @@ export default defineNitroPlugin((nitro) => {
   })
   // Open event streams would keep the server from stopping: end them as soon as it is asked to.
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
-    process.once(signal, () => void ready.then((room) => room.live.close()).catch(() => undefined))
+    process.once(signal, () => void ready.then((room) => room.streams.close()).catch(() => undefined))
 })

@@ -63,7 +63,7 @@ export async function listEditions(room: Pressroom, query: EditionsQuery): Promi
 export async function readEdition(room: Pressroom, id: string): Promise<EditionReply> {
   const stream = `edition:${id}`
   // Taken before the state is read: events stored in between are sent again, which the browser leaves out by `seq`.
-  const position = room.ledger.head
+  const position = room.ledger.position
   const state = await room.ledger.read<EditionState>(stream)
   if (state.plan === null)
     throw failure({

@@ -2,6 +2,7 @@ import { isWaiting, nextSheets } from '#core/edition/stack'
 import type { EditionState } from '#core/edition/state'
 import { layerOf } from '#core/edition/layer'
 import type { HandOut } from '#shared/replies/replies'
+import { deviceOfStation } from './device'
 
 interface Held {
   device: string
@@ -39,6 +40,12 @@ export class HandOuts {
     this.holds.set(key, others)
     const sheetIds = handed.map(({ id }) => id)
     return { sheetIds, heldByOthers: [...others.keys()].filter((id) => !sheetIds.includes(id)) }
+  }
+
+  /** Take back what the stations of a device hold: its person has signed out. */
+  release(device: string): void {
+    for (const holds of this.holds.values())
+      for (const [sheet, hold] of holds) if (deviceOfStation(hold.device) === device) holds.delete(sheet)
   }
 
   /** Take back everything that was handed out. */

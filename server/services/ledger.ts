@@ -5,7 +5,8 @@ import type { Refusal } from '#core/ground/refusal'
 import { type Command, decide, emptyState, fold, type StreamState, streamsFor } from '#core/house/streams'
 import type { StoredReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
-import { eventsAfter, lastPosition, readStream } from '../database/events'
+import { eventsAfter, readStream } from '../database/events'
+import { type Head, headAfter, noHead, storedHead } from '../database/heads'
 import { summaryRow } from '../database/summaries'
 import { type Beside, type Group, storeGroup } from '../database/writing'
 import { storageRefusal, stumbled } from './ledger-refusals'
@@ -19,7 +20,10 @@ export interface Submission {
   device: string
   /** The person whose session handed it in, when it was another's tap. */
   via: string | null
-  beside?: Beside
+  /** Whose act the request said it was: a repetition is known by what was sent, whoever hands it in. */
+  saidBy?: string
+  /** Written in the same transaction. */
+  beside?: Beside[]
 }
 
 export type Answer =
@@ -56,13 +60,13 @@ interface Deciding {
 /** Most commands taken into one commit: more only lengthens the wait of the first. */
 const groupSize = 256
 
-function bodyHashOf({ command, context }: Submission): string {
+function bodyHashOf({ command, context, saidBy }: Submission): string {
   const body = canonicalize({
     type: command.type,
     stream: command.stream,
     data: command.data,
     expectedSeq: command.expectedSeq ?? null,
-    by: context.personId,
+    by: saidBy ?? context.personId,
     at: context.occurredAt,
   })
   return createHash('sha256').update(body!).digest('hex')
@@ -76,22 +80,29 @@ export class Ledger {
   private readonly cache = new StateCache()
   private readonly queue: Waiting[] = []
   private draining = false
-  private position = 0
+  private head: Head = noHead
   /** Rises when a commit begins and when it ends: a read that saw no change was of one quiet stretch. */
   private stretch = 0
 
   constructor(
     private readonly db: Connections,
     private readonly publish: (events: LedgerEvent[], states: StreamState[]) => void,
+    /** Says beside the ledger how far it reaches. */
+    private readonly keepHead: (head: Head) => Promise<void> = async () => {},
   ) {}
 
   async open(): Promise<void> {
-    this.position = await lastPosition(this.db.reader)
+    this.head = await storedHead(this.db.reader)
   }
 
   /** Position of the newest event that is durable. */
-  get head(): number {
-    return this.position
+  get position(): number {
+    return this.head.position
+  }
+
+  /** How far the ledger reaches, and what it hashes to. */
+  get reach(): Head {
+    return this.head
   }
 
   /** Take a command in; resolves when it is durable or refused. */
@@ -137,10 +148,10 @@ export class Ledger {
     try {
       deciding.known = await this.known(group.map((waiting) => waiting.submission.context.commandId))
       for (const waiting of group) outcomes.push({ waiting, answer: await this.decideOne(waiting, deciding) })
-      if (deciding.events.length > 0) await storeGroup(this.db.writer, groupOf(outcomes, deciding))
+      if (deciding.events.length > 0) await this.store(groupOf(this.head, outcomes, deciding))
     } catch (error) {
       for (const stream of deciding.working.keys()) this.cache.drop(stream)
-      this.position = await lastPosition(this.db.reader).catch(() => this.position)
+      this.head = await storedHead(this.db.reader).catch(() => this.head)
       const refusal = storageRefusal(error)
       outcomes = group.map((waiting) => ({ waiting, answer: { status: 'failed', refusal } }))
       deciding.events = []
@@ -150,9 +161,17 @@ export class Ledger {
     for (const { waiting, answer } of outcomes) waiting.answer(answer)
   }
 
+  /** Durable in the ledger first, then said beside it; only then anyone is told. */
+  private async store(group: Group): Promise<void> {
+    await this.db.writing((writer) => storeGroup(writer, group))
+    const head = { position: group.events.at(-1)!.position, head: group.head }
+    // The events are durable: a head that lags behind proves less, and is no reason to say they are not.
+    await this.keepHead(head).catch((error: unknown) => console.error('The head could not be kept:', error))
+    this.head = head
+  }
+
   /** What is durable is kept, told and counted; nothing that goes wrong here makes it undone. */
   private stored({ events, working }: Deciding): void {
-    this.position = events.at(-1)!.position
     for (const standing of working.values()) this.cache.keep(standing)
     const touched = [...new Set(events.map((event) => event.stream))].map((stream) => working.get(stream)!)
     try {
@@ -237,13 +256,14 @@ export class Ledger {
 }
 
 /** What a decided group stores: of the commands those that made events, each stream’s list entry once. */
-function groupOf(outcomes: readonly Outcome[], { events, working, recordedAt }: Deciding): Group {
+function groupOf(before: Head, outcomes: readonly Outcome[], { events, working, recordedAt }: Deciding): Group {
   const written = outcomes.flatMap(({ waiting, answer }) =>
     answer.status === 'stored' && !answer.repeated ? [{ waiting, reply: answer.reply }] : [],
   )
   const touched = [...new Set(events.map((event) => event.stream))]
   return {
     events,
+    head: events.reduce((head, { hash }) => headAfter(head, hash), before.head),
     commands: written.map(({ waiting, reply }) => ({
       id: waiting.submission.context.commandId,
       bodyHash: waiting.bodyHash,

@@ -1,9 +1,18 @@
 import sharp from 'sharp'
 import { v7 as uuid } from 'uuid'
+import { studioDefaults } from '#core/stores/studio/state'
 import { fillPressroom } from '../../demo/pressroom'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { Pressroom } from './pressroom'
 import { takeCommand } from './take-command'
+
+/** What a room starts with before its own customs are set. */
+const emptyRoom = {
+  ...studioDefaults,
+  line: 'number-title-signature',
+  destroyedNumber: 'retired',
+  currency: '€',
+} as const
 
 /** Random bytes that are the same on every start, so that the demo is too. */
 function steadyRandom(seed: number): () => Uint8Array {
@@ -28,7 +37,9 @@ export async function loadDemo(room: Pressroom): Promise<void> {
     picture: async (svg) => (await room.pictures.keep(await sharp(Buffer.from(svg)).png().toBuffer())).id,
     newId: (at) => uuid({ msecs: at, random: random() }),
     person: async (name, role, secret) => {
-      const result = await room.people.add(name, role, secret, manager)
+      const result = manager
+        ? await room.people.add(name, role, secret, manager, false)
+        : await room.people.setUp(name, secret, { ...emptyRoom, name: 'The demo' })
       if ('refusal' in result) throw new Error(result.refusal.message)
       manager ??= { id: result.person.id, role: 'manager' }
       return result.person.id
@@ -45,7 +56,7 @@ export async function loadDemo(room: Pressroom): Promise<void> {
         data,
         expectedSeq,
       }
-      const reply = await takeCommand(room, room.people.get(by)!, request)
+      const reply = await takeCommand(room, { person: room.people.get(by)!, signIn: null }, request)
       return { seq: reply.seq, id }
     },
   })

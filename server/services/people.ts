@@ -1,10 +1,14 @@
 import { v7 as uuid } from 'uuid'
 import type { Refusal } from '#core/ground/refusal'
 import type { Role } from '#core/ground/envelope'
+import type { StudioSettings } from '#core/stores/studio/state'
 import type { PersonReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
-import type { Ledger } from './ledger'
-import { Attempts, hashSecret, secretMatches } from './secrets'
+import type { Beside } from '../database/writing'
+import { type Attempt, Attempts } from './attempts'
+import type { Ledger, Submission } from './ledger'
+import { hashSecret, secretMatches } from './secrets'
+import type { SignIn, SignIns } from './sign-ins'
 
 interface PersonRow {
   id: string
@@ -12,44 +16,82 @@ interface PersonRow {
   role: Role
   secret: string
   active: number
-  session_version: number
+  must_change: number
 }
 
 export interface Person extends PersonReply {
-  sessionVersion: number
+  /** Someone else chose the secret: it is to be changed before anything else. */
+  mustChange: boolean
+}
+
+interface Known extends Person {
+  secret: string
 }
 
 export type PersonResult = { person: Person } | { refusal: Refusal }
+
+/** Whoever asks for a change of people. */
+interface Asker {
+  id: string
+  role: Role
+}
+
+const wrongSecret: Refusal = {
+  code: 'wrong-secret',
+  message: 'That PIN or passphrase does not fit. Try again, or ask the manager for a new one.',
+  field: 'secret',
+}
+const noSuchPerson: Refusal = {
+  code: 'unknown-person',
+  message: 'That person is not in the studio. Reload the page.',
+}
+const tooMany = (seconds: number): Refusal => ({
+  code: 'wait',
+  message: `Too many wrong tries. Wait ${seconds} ${seconds === 1 ? 'second' : 'seconds'}, then try again.`,
+})
+
+/** What may be told of a person: never how the secret is kept. */
+const told = ({ id, name, role, active, mustChange }: Known): Person => ({ id, name, role, active, mustChange })
+
+function inserting(id: string, name: string, role: Role, kept: string, mustChange: boolean): Beside {
+  return {
+    sql: 'INSERT INTO people (id, name, role, secret, active, must_change) VALUES ($1, $2, $3, $4, 1, $5)',
+    bind: [id, name.trim(), role, kept, mustChange ? 1 : 0],
+  }
+}
 
 /**
  * The people of the studio. The ledger knows them by id and role; their names and secrets live beside it, written in
  * the same transaction, so that a name can be corrected without touching the record.
  */
 export class People {
-  private known: ReadonlyMap<string, Person & { secret: string }> = new Map()
+  private known: ReadonlyMap<string, Known> = new Map()
   private readonly attempts = new Attempts()
+  private turn: Promise<unknown> = Promise.resolve()
 
   constructor(
     private readonly db: Connections,
     private readonly ledger: Ledger,
+    private readonly signIns: SignIns,
   ) {}
 
   /** Read everyone anew. The new list takes the old one's place whole: at no moment is nobody there. */
   async load(): Promise<void> {
     const found = await rows<PersonRow>(
       this.db.reader,
-      'SELECT id, name, role, secret, active, session_version FROM people ORDER BY id',
+      'SELECT id, name, role, secret, active, must_change FROM people ORDER BY id',
     )
     this.known = new Map(
-      found.map(({ id, name, role, secret, active, session_version }) => [
-        id,
-        { id, name, role, secret, active: active === 1, sessionVersion: session_version },
+      found.map(({ active, must_change, ...row }) => [
+        row.id,
+        { ...row, active: active === 1, mustChange: must_change === 1 },
       ]),
     )
   }
 
   get(id: string): Person | undefined {
-    return this.known.get(id)
+    const found = this.known.get(id)
+    return found && told(found)
   }
 
   all(): PersonReply[] {
@@ -62,91 +104,130 @@ export class People {
     return this.known.size === 0
   }
 
-  /** Someone signing in with a PIN or passphrase. */
-  async signIn(id: string, secret: string, now: number): Promise<PersonResult> {
-    const wait = this.attempts.wait(id, now)
-    if (wait > 0)
-      return { refusal: { code: 'wait', message: `Too many wrong tries. Wait ${wait} seconds, then try again.` } }
-    const person = this.known.get(id)
-    if (!person || !person.active || !(await secretMatches(secret, person.secret))) {
-      this.attempts.miss(id, now)
-      return {
-        refusal: {
-          code: 'wrong-secret',
-          message: 'That PIN or passphrase does not fit. Try again, or ask the manager for a new one.',
-          field: 'secret',
-        },
-      }
+  /** Someone giving a PIN or passphrase, to sign in or to be sure that it is they. */
+  async recognise(secret: string, attempt: Attempt): Promise<PersonResult> {
+    const begun = this.attempts.begin(attempt)
+    if ('wait' in begun) return { refusal: tooMany(begun.wait) }
+    let fits = false
+    try {
+      const found = this.known.get(attempt.personId)
+      fits = found !== undefined && found.active && (await secretMatches(secret, found.secret))
+      return fits ? { person: told(found!) } : { refusal: wrongSecret }
+    } finally {
+      begun.end(fits)
     }
-    this.attempts.hit(id)
-    return { person }
   }
 
-  /** Add a person, by the manager (or by nobody, when the studio is set up). */
-  async add(name: string, role: Role, secret: string, by: { id: string; role: Role } | null): Promise<PersonResult> {
-    const taken = this.nameTaken(name)
-    if (taken) return { refusal: taken }
-    const id = uuid()
-    const kept = await hashSecret(secret)
-    const answer = await this.ledger.submit({
-      command: { type: 'add-person', stream: 'studio', data: { personId: id, role } },
-      context: {
-        personId: by?.id ?? id,
-        role: by?.role ?? 'manager',
-        commandId: uuid(),
-        occurredAt: new Date().toISOString(),
-      },
-      device: 'server',
-      via: null,
-      beside: {
-        sql: 'INSERT INTO people (id, name, role, secret, active, session_version) VALUES ($1, $2, $3, $4, 1, 1)',
-        bind: [id, name.trim(), role, kept],
-      },
+  /** The room's name and its first manager, once. */
+  async setUp(name: string, secret: string, settings: StudioSettings): Promise<PersonResult> {
+    const [id, kept] = [uuid(), await hashSecret(secret)]
+    const beside = [inserting(id, name, 'manager', kept, false)]
+    const data = { managerId: id, settings }
+    return await this.submit(id, { type: 'set-up', stream: 'studio', data }, { id, role: 'manager' }, beside)
+  }
+
+  /** Add a person, by the manager. @param mustChange false where nobody but the person knows the secret */
+  async add(name: string, role: Role, secret: string, by: Asker, mustChange = true): Promise<PersonResult> {
+    const [id, kept] = [uuid(), await hashSecret(secret)]
+    return await this.inTurn(async () => {
+      const taken = this.nameTaken(name)
+      if (taken) return { refusal: taken }
+      const beside = [inserting(id, name, role, kept, mustChange)]
+      return await this.submit(id, { type: 'add-person', stream: 'studio', data: { personId: id, role } }, by, beside)
     })
-    if (answer.status !== 'stored')
-      return { refusal: 'refusal' in answer ? answer.refusal : { code: 'conflict', message: 'Try again.' } }
-    await this.load()
-    return { person: this.known.get(id)! }
   }
 
-  /** Change name, role, activity or secret. A change of role, activity or secret ends the person's sessions. */
-  async change(
-    id: string,
-    change: { name: string; role: Role; active: boolean; secret?: string },
-    by: { id: string; role: Role },
-  ): Promise<PersonResult> {
+  /** Change name, role or activity. A change of role or activity ends the person's sign-ins. */
+  async change(id: string, to: Pick<PersonReply, 'name' | 'role' | 'active'>, by: Asker): Promise<PersonResult> {
+    return await this.inTurn(() => this.changeNow(id, to, by))
+  }
+
+  private async changeNow(id: string, to: Pick<PersonReply, 'name' | 'role' | 'active'>, by: Asker) {
     const person = this.known.get(id)
-    if (!person)
-      return { refusal: { code: 'unknown-person', message: 'That person is not in the studio. Reload the page.' } }
-    const taken = change.name.trim() === person.name ? null : this.nameTaken(change.name)
+    if (!person) return { refusal: noSuchPerson }
+    const taken = to.name.trim() === person.name ? null : this.nameTaken(to.name)
     if (taken) return { refusal: taken }
-    const kept = change.secret ? await hashSecret(change.secret) : person.secret
-    const revoke = change.role !== person.role || change.active !== person.active || kept !== person.secret
-    const answer = await this.ledger.submit({
-      command: {
-        type: 'change-person',
-        stream: 'studio',
-        data: { personId: id, role: change.role, active: change.active },
+    const revoke = to.role !== person.role || to.active !== person.active
+    const beside: Beside[] = [
+      {
+        sql: 'UPDATE people SET name = $1, role = $2, active = $3 WHERE id = $4',
+        bind: [to.name.trim(), to.role, to.active ? 1 : 0, id],
       },
-      context: { personId: by.id, role: by.role, commandId: uuid(), occurredAt: new Date().toISOString() },
+      ...(revoke ? [this.signIns.ending(id, null)] : []),
+    ]
+    const data = { personId: id, role: to.role, active: to.active }
+    const result: PersonResult = await this.submit(id, { type: 'change-person', stream: 'studio', data }, by, beside)
+    if ('person' in result && revoke) this.signIns.ended(id, null)
+    return result
+  }
+
+  /** Keep another secret. Every sign-in but the one it is asked by ends. */
+  async setSecret(id: string, secret: string, by: Asker, here: SignIn): Promise<PersonResult> {
+    const kept = await hashSecret(secret)
+    return await this.inTurn(() => this.setSecretNow(id, kept, by, here))
+  }
+
+  private async setSecretNow(id: string, kept: string, by: Asker, here: SignIn): Promise<PersonResult> {
+    const person = this.known.get(id)
+    if (!person) return { refusal: noSuchPerson }
+    const refusal = this.mayNotSet(person, by)
+    if (refusal) return { refusal }
+    const own = by.id === id ? here : null
+    await this.db.writing(async (writer) => {
+      await writer.query('BEGIN IMMEDIATE')
+      try {
+        await writer.query('UPDATE people SET secret = $1, must_change = $2 WHERE id = $3', {
+          bind: [kept, own ? 0 : 1, id],
+        })
+        const { sql, bind } = this.signIns.ending(id, own)
+        await writer.query(sql, { bind })
+        await writer.query('COMMIT')
+      } catch (error) {
+        await writer.query('ROLLBACK').catch(() => undefined)
+        throw error
+      }
+    })
+    this.signIns.ended(id, own)
+    await this.load()
+    return { person: this.get(id)! }
+  }
+
+  /** Everyone sets their own; the manager anybody's, an instructor those of members and students. */
+  private mayNotSet(person: Known, by: Asker): Refusal | null {
+    const role = this.roleNow(by)
+    if (person.id === by.id || role === 'manager') return null
+    if (role === 'instructor' && (person.role === 'member' || person.role === 'student')) return null
+    return { code: 'not-allowed', message: `Ask the manager to set the PIN of ${person.name} anew.` }
+  }
+
+  /** One change of people after the other, each by the role its asker has by then: two at once could share a name. */
+  private inTurn(act: () => Promise<PersonResult>): Promise<PersonResult> {
+    const result = this.turn.then(act)
+    this.turn = result.catch(() => undefined)
+    return result
+  }
+
+  private roleNow(by: Asker): Role {
+    return this.known.get(by.id)?.role ?? by.role
+  }
+
+  private async submit(
+    about: string,
+    command: Submission['command'],
+    by: Asker,
+    beside: Beside[],
+  ): Promise<PersonResult> {
+    const answer = await this.ledger.submit({
+      command,
+      context: { personId: by.id, role: this.roleNow(by), commandId: uuid(), occurredAt: new Date().toISOString() },
       device: 'server',
       via: null,
-      beside: {
-        sql: 'UPDATE people SET name = $1, role = $2, active = $3, secret = $4, session_version = $5 WHERE id = $6',
-        bind: [
-          change.name.trim(),
-          change.role,
-          change.active ? 1 : 0,
-          kept,
-          person.sessionVersion + (revoke ? 1 : 0),
-          id,
-        ],
-      },
+      beside,
     })
     if (answer.status !== 'stored')
       return { refusal: 'refusal' in answer ? answer.refusal : { code: 'conflict', message: 'Try again.' } }
     await this.load()
-    return { person: this.known.get(id)! }
+    return { person: this.get(about)! }
   }
 
   private nameTaken(name: string): Refusal | null {

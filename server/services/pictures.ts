@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto'
-import { createReadStream, existsSync, mkdirSync } from 'node:fs'
-import { open, rename, unlink } from 'node:fs/promises'
+import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
+import { open, readFile, rename, unlink } from 'node:fs/promises'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import type { PictureReply } from '#shared/replies/replies'
@@ -12,8 +12,11 @@ export const mostPictureBytes = 25 * 1024 * 1024
 /** Longer side of a kept picture, px: enough to judge a cut by, small enough to keep hundreds. */
 const longest = 2400
 
-/** Nobody's camera makes more; a small file can hold a picture that would fill the memory. */
-const mostPixels = 120_000_000
+/** Few cameras make more; a small file can hold a picture that would fill the memory. */
+const mostPixels = 64_000_000
+
+/** Pictures that may wait while one is decoded. */
+const mostWaiting = 12
 
 /** Drawings with instructions in them are left out: only pictures made of dots. */
 const kinds: ReadonlySet<string> = new Set(['jpeg', 'png', 'webp', 'tiff', 'gif', 'heif', 'avif'])
@@ -25,6 +28,13 @@ const noPicture = () =>
     message: 'This file is not a picture that can be read. Hand in a JPEG, PNG, WebP, TIFF or GIF. Nothing was lost.',
   })
 
+const noRoom = () =>
+  failure({
+    code: 'disk-full',
+    field: 'picture',
+    message: 'The server’s disk is full, so the picture was not kept. Make room on the disk, then hand it in again.',
+  })
+
 const name = /^[0-9a-f]{64}$/
 
 /**
@@ -33,10 +43,15 @@ const name = /^[0-9a-f]{64}$/
  */
 export class Pictures {
   private readonly folder: string
+  private waiting = 0
+  private turn: Promise<unknown> = Promise.resolve()
 
   constructor(dataFolder: string) {
     this.folder = join(dataFolder, 'pictures')
-    mkdirSync(this.folder, { recursive: true })
+    mkdirSync(this.folder, { recursive: true, mode: 0o700 })
+    // What a dead server left half written is nobody's.
+    for (const name of readdirSync(this.folder))
+      if (name.startsWith('draft-')) rmSync(join(this.folder, name), { force: true })
   }
 
   private file(id: string): string {
@@ -52,6 +67,22 @@ export class Pictures {
    * @throws a failure when it is none
    */
   async keep(given: Buffer): Promise<PictureReply> {
+    if (this.waiting >= mostWaiting)
+      throw failure({
+        code: 'wait',
+        field: 'picture',
+        message: 'Many pictures come in at this moment. Wait a little, then hand it in again. Nothing was lost.',
+      })
+    this.waiting += 1
+    // One is decoded at a time: several would keep memory and processors from the pulls.
+    const kept = this.turn.then(() => this.keepNow(given))
+    this.turn = kept.catch(() => undefined)
+    return await kept.finally(() => {
+      this.waiting -= 1
+    })
+  }
+
+  private async keepNow(given: Buffer): Promise<PictureReply> {
     const { format } = await sharp(given)
       .metadata()
       .catch(() => ({ format: undefined }))
@@ -74,29 +105,30 @@ export class Pictures {
 
   private async write(id: string, data: Buffer): Promise<void> {
     const draft = join(this.folder, `draft-${randomUUID()}`)
-    const file = await open(draft, 'w')
     try {
-      await file.writeFile(data)
-      await file.sync()
-    } finally {
-      await file.close()
-    }
-    try {
+      const file = await open(draft, 'w', 0o600)
+      try {
+        await file.writeFile(data)
+        await file.sync()
+      } finally {
+        await file.close()
+      }
       await rename(draft, this.file(id))
     } catch (error) {
       await unlink(draft).catch(() => undefined)
-      throw error
+      throw (error as NodeJS.ErrnoException).code === 'ENOSPC' ? noRoom() : error
     }
     const folder = await open(this.folder, 'r')
     await folder.sync().finally(() => folder.close())
   }
 
-  read(id: string): NodeJS.ReadableStream {
+  /** The bytes of a picture. Read whole, so that a browser which leaves early leaves no open file behind. */
+  async read(id: string): Promise<Buffer> {
     if (!this.has(id))
       throw failure({
         code: 'unknown-picture',
         message: 'That picture is not here. If it was handed in before, look in the backup’s pictures folder.',
       })
-    return createReadStream(this.file(id))
+    return await readFile(this.file(id))
   }
 }

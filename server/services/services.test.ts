@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { HandOuts } from './hand-outs'
-import { Attempts, hashSecret, secretMatches } from './secrets'
+import { hashSecret, secretMatches } from './secrets'
 
 const minute = 60_000
 
@@ -50,6 +50,16 @@ describe('handing out sheets', () => {
     hands.clear()
     expect(hands.next(table.edition, table.layer, 'third', 0).sheetIds).toEqual([2, 3])
   })
+
+  it('lets go of what the stations of a device hold when its person signs out', () => {
+    const table = new PressTable().tear(3)
+    const hands = new HandOuts()
+    hands.next(table.edition, table.layer, 'tablet~one', 0)
+    hands.release('phone')
+    expect(hands.next(table.edition, table.layer, 'phone~one', 0).sheetIds).toEqual([2])
+    hands.release('tablet')
+    expect(hands.next(table.edition, table.layer, 'phone~two', 0).sheetIds).toEqual([1, 3])
+  })
 })
 
 describe('secrets', () => {
@@ -64,23 +74,5 @@ describe('secrets', () => {
 
   it('fit however an accent was typed', async () => {
     expect(await secretMatches('cafe\u0301', await hashSecret('caf\u00e9'))).toBe(true)
-  })
-})
-
-describe('guessing', () => {
-  it('is slowed after five misses, more with each, to a quarter of an hour', () => {
-    const attempts = new Attempts()
-    for (let i = 0; i < 4; i++) attempts.miss('wren', 0)
-    expect(attempts.wait('wren', 0)).toBe(0)
-    attempts.miss('wren', 0)
-    expect(attempts.wait('wren', 0)).toBe(5)
-    expect(attempts.wait('wren', 5_000)).toBe(0)
-    attempts.miss('wren', 5_000)
-    expect(attempts.wait('wren', 5_000)).toBe(10)
-    for (let i = 0; i < 20; i++) attempts.miss('wren', 5_000)
-    expect(attempts.wait('wren', 5_000)).toBe(15 * 60)
-    expect(attempts.wait('rook', 5_000)).toBe(0)
-    attempts.hit('wren')
-    expect(attempts.wait('wren', 5_000)).toBe(0)
   })
 })

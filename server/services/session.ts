@@ -1,28 +1,102 @@
-import { getRequestIP, type H3Event } from 'h3'
+import { getRequestHeader, getRequestIP, type H3Event } from 'h3'
+import { isStaff } from '#core/ground/who'
 import type { StudioState } from '#core/stores/studio/state'
 import type { SessionReply } from '#shared/replies/replies'
+import { readSealed, writeSealed } from './cookies'
+import { deviceOf, giveDevice } from './device'
+import { failure } from './failure'
 import type { Person } from './people'
 import type { Pressroom } from './pressroom'
-import { openSession, signedIn } from './request'
+import { plainLine } from './security-log'
+import { longestSignIn, type SignIn } from './sign-ins'
+import { usePressroom } from './use-pressroom'
+
+/** Who is signed in, and by what. */
+export interface Signed {
+  person: Person
+  signIn: SignIn
+}
 
 const loopback = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1'])
 
-export async function startSession(event: H3Event, room: Pressroom, person: Person): Promise<void> {
-  const session = await openSession(event, room)
-  await session.update({ personId: person.id, version: person.sessionVersion })
+/** Who is signed in: an active person by a sign-in that is open. */
+export async function signedIn(event: H3Event, room: Pressroom): Promise<Signed | null> {
+  const id = readSealed(event, room, 'sign-in')
+  if (id === null) return null
+  const { idleMinutes } = await room.ledger.read<StudioState>('studio')
+  const signIn = room.signIns.open(id, idleMinutes)
+  const person = signIn ? room.people.get(signIn.personId) : undefined
+  return signIn && person?.active ? { person, signIn } : null
 }
 
-/** Who is here. The demo, on this machine alone, starts signed in as its manager. */
-export async function describeSession(event: H3Event, room: Pressroom): Promise<SessionReply> {
-  let person = await signedIn(event, room)
-  if (!person && room.demo && loopback.has(getRequestIP(event) ?? '')) {
-    const manager = room.people.all().find((p) => p.role === 'manager' && p.active)
-    person = manager ? room.people.get(manager.id)! : null
-    if (person) await startSession(event, room, person)
-  }
+/**
+ * The pressroom and the person asking, or a refusal to go on.
+ * @param whileNew true for what a person may do before choosing a secret of their own
+ */
+export async function asking(event: H3Event, whileNew = false): Promise<Signed & { room: Pressroom }> {
+  const room = await usePressroom()
+  const signed = await signedIn(event, room)
+  if (!signed)
+    throw failure({ code: 'not-signed-in', message: 'Sign in first. Taps made meanwhile are kept in this browser.' })
+  if (signed.person.mustChange && !whileNew)
+    throw failure({ code: 'change-secret', message: 'Choose a PIN or passphrase of your own first.' })
+  return { room, ...signed }
+}
+
+/** The same for staff alone. */
+export async function staffAsking(event: H3Event): Promise<Signed & { room: Pressroom }> {
+  const asked = await asking(event)
+  if (isStaff(asked.person.role)) return asked
+  throw failure({ code: 'not-allowed', message: 'This is for the manager and instructors. Ask one of them.' })
+}
+
+export const addressOf = (event: H3Event): string => getRequestIP(event) ?? ''
+
+/** Sign a person in at this browser; whoever was signed in here before has left. */
+export async function startSession(event: H3Event, room: Pressroom, person: Person, own: boolean): Promise<Signed> {
+  const before = await signedIn(event, room)
+  const signIn = await room.signIns.begin(
+    person.id,
+    {
+      device: giveDevice(event, room),
+      own,
+      address: addressOf(event),
+      agent: plainLine(getRequestHeader(event, 'user-agent') ?? '', 160),
+    },
+    before?.signIn ?? null,
+  )
+  writeSealed(event, room, 'sign-in', signIn.id, longestSignIn / 1000)
+  room.log.note({ kind: 'signed in', person: person.id, address: signIn.address, device: signIn.device })
+  return { person, signIn }
+}
+
+/** The demo, on this machine alone, starts signed in as its manager. */
+async function demoSession(event: H3Event, room: Pressroom): Promise<Signed | null> {
+  if (!room.demo || !loopback.has(addressOf(event)) || deviceOf(event, room) !== null) return null
+  const manager = room.people.all().find((p) => p.role === 'manager' && p.active)
+  return manager ? await startSession(event, room, room.people.get(manager.id)!, true) : null
+}
+
+/** Who is here. @param fresh a sign-in begun by this very request, whose cookie is only now on its way */
+export async function describeSession(
+  event: H3Event,
+  room: Pressroom,
+  fresh: Signed | null = null,
+): Promise<SessionReply> {
+  const signed = fresh ?? (await signedIn(event, room)) ?? (await demoSession(event, room))
   const studio = await room.ledger.read<StudioState>('studio')
   return {
-    person: person && { id: person.id, name: person.name, role: person.role, active: person.active },
+    person: signed && {
+      id: signed.person.id,
+      name: signed.person.name,
+      role: signed.person.role,
+      active: signed.person.active,
+    },
+    device: giveDevice(event, room),
+    proof: signed && room.signIns.proofOf(signed.signIn),
+    lineage: room.lineage,
+    mustChange: signed?.person.mustChange ?? false,
+    own: signed?.signIn.own ?? false,
     demo: room.demo,
     needsSetup: room.people.isEmpty,
     studio: {
@@ -35,6 +109,8 @@ export async function describeSession(event: H3Event, room: Pressroom): Promise<
       pressHour: studio.pressHour,
       labourHour: studio.labourHour,
       confidence: studio.confidence,
+      idleMinutes: studio.idleMinutes,
+      backupsKept: studio.backupsKept,
     },
   }
 }

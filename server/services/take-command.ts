@@ -6,15 +6,39 @@ import { requestOf } from '#shared/commands/requests'
 import type { CommandRequest } from '#shared/commands/envelope'
 import { check } from '#shared/check'
 import type { CommandReply } from '#shared/replies/replies'
+import { deviceOfStation } from './device'
 import type { Person } from './people'
+import type { SignIn } from './sign-ins'
 import type { Pressroom } from './pressroom'
 import { failure } from './failure'
+
+/** Who hands a command in, from where. */
+export interface Sender {
+  person: Person
+  /** Null for what the room itself hands in, such as its demo. */
+  signIn: SignIn | null
+}
+
+/**
+ * Whose act it is, and at which station. A tap may be handed in by another, who signed in since: a proof made when its
+ * person signed in says that she was at that device. Without one the act is the sender's own.
+ */
+function whose(room: Pressroom, { person, signIn }: Sender, request: CommandRequest) {
+  if (!signIn) return { person, station: request.device }
+  const device = deviceOfStation(request.device)
+  const named = request.by === person.id ? undefined : room.people.get(request.by)
+  if (named?.active && request.proof && room.signIns.vouches(request.proof, named.id, device)) {
+    room.log.note({ kind: 'in another’s name', person: named.id, by: person.id, device, detail: request.type })
+    return { person: named, station: request.device }
+  }
+  return { person, station: device === signIn.device ? request.device : signIn.device }
+}
 
 /**
  * One command from a browser: shape checked, who did it settled, put before the ledger.
  * @throws a failure that says what to do; nothing was stored then
  */
-export async function takeCommand(room: Pressroom, person: Person, request: CommandRequest): Promise<CommandReply> {
+export async function takeCommand(room: Pressroom, sender: Sender, request: CommandRequest): Promise<CommandReply> {
   const checked = checkedData(request)
   if ('refusal' in checked) throw failure(checked.refusal)
   const {
@@ -32,9 +56,8 @@ export async function takeCommand(room: Pressroom, person: Person, request: Comm
   // Spectra are no business of the browser's own foresight, so a draw-down is read here.
   const drawDown = card ? readCard(card) : null
   if (drawDown && 'trouble' in drawDown) throw failure({ code: 'tub-unfit', field: 'card', message: drawDown.message })
-  const by = request.by === person.id ? person : room.people.get(request.by)
-  if (!by)
-    throw failure({ code: 'invalid', field: 'by', message: 'The person named is not in the studio. Sign in again.' })
+  const { asksAgain } = actOf.get(request.type)!
+  const { person, station } = whose(room, sender, request)
   const answer = await room.ledger.submit({
     command: {
       type: request.type,
@@ -42,20 +65,28 @@ export async function takeCommand(room: Pressroom, person: Person, request: Comm
       data: JSON.parse(JSON.stringify(checked.value)),
       expectedSeq: request.expectedSeq,
     },
-    // What may be done follows from who hands it in, never from who is named.
-    context: { personId: by.id, role: person.role, commandId: request.commandId, occurredAt: request.occurredAt },
-    device: request.device,
-    via: by.id === person.id ? null : person.id,
+    context: {
+      personId: person.id,
+      role: person.role,
+      commandId: request.commandId,
+      occurredAt: request.occurredAt,
+      isSure: !asksAgain || !sender.signIn || room.signIns.isSure(sender.signIn),
+    },
+    device: station,
+    via: person.id === sender.person.id ? null : sender.person.id,
+    saidBy: request.by,
   })
   switch (answer.status) {
     case 'stored':
-      return await withHandOut(room, request, { ...answer.reply, events: answer.events })
+      return await withHandOut(room, station, request, { ...answer.reply, events: answer.events })
     case 'conflict':
       throw failure({
         code: 'reused-id',
         message: 'This command id was used for something else already. Reload the page.',
       })
     default:
+      if ('refusal' in answer && answer.refusal.code === 'not-allowed')
+        room.log.note({ kind: 'not allowed', person: person.id, device: station, detail: request.type })
       throw failure(answer.refusal)
   }
 }
@@ -73,11 +104,17 @@ function checkedData({ type, stream, data }: CommandRequest) {
   return check(shape, data)
 }
 
-async function withHandOut(room: Pressroom, request: CommandRequest, reply: CommandReply): Promise<CommandReply> {
+/** Sheets are kept for stations of a device we named, and for those alone. */
+async function withHandOut(
+  room: Pressroom,
+  station: string,
+  request: CommandRequest,
+  reply: CommandReply,
+): Promise<CommandReply> {
   if (request.type !== 'pull') return reply
   const state = await room.ledger.read<EditionState>(request.stream)
   return {
     ...reply,
-    handOut: room.handOuts.next(state, (request.data as { layerId: string }).layerId, request.device, Date.now()),
+    handOut: room.handOuts.next(state, (request.data as { layerId: string }).layerId, station, Date.now()),
   }
 }

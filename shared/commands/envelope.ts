@@ -20,6 +20,12 @@ export class CommandRequest {
   @Length(1, 64)
   by!: string
 
+  /** That this person was signed in at that device when it was given. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 120)
+  proof?: string
+
   @IsISO8601()
   @Length(20, 30)
   occurredAt!: string

@@ -8,6 +8,25 @@ const secretRule = { message: 'a PIN or passphrase has 4 to 200 characters' }
 export class SignIn {
   @IsString() @Length(1, 64) personId!: string
   @IsString() @MaxLength(200) secret!: string
+  /** True on a device of the person's own, which does not go idle. */
+  @IsOptional() @IsBoolean() own?: boolean
+}
+
+/** The secret given once more. */
+export class GiveSecret {
+  @IsString() @MaxLength(200) secret!: string
+}
+
+export class SetSecret {
+  @IsString() @Length(4, 200, secretRule) secret!: string
+  /** The one in force, for one's own. */
+  @IsOptional() @IsString() @MaxLength(200) before?: string
+}
+
+/** Why somebody leaves a station. */
+export class SignOut {
+  /** True when nobody touched the station for long: taps on the way stay theirs. */
+  @IsOptional() @IsBoolean() idle?: boolean
 }
 
 export class AddPerson {
@@ -20,10 +39,11 @@ export class ChangePerson {
   @IsString() @Length(1, 80, { message: 'name the person in 1 to 80 characters' }) name!: string
   @IsIn(roles) role!: Role
   @IsBoolean() active!: boolean
-  @IsOptional() @IsString() @Length(4, 200, secretRule) secret?: string
 }
 
 export class SetUpStudio {
+  /** What the server printed when it started on an empty folder. */
+  @IsString() @Length(1, 40, { message: 'give the token that the server printed when it started' }) token!: string
   @IsString() @Length(1, 80, { message: 'name the pressroom in 1 to 80 characters' }) studio!: string
   @IsString() @Length(1, 80, { message: 'name the manager in 1 to 80 characters' }) name!: string
   @IsString() @Length(4, 200, secretRule) secret!: string

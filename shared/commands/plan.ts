@@ -1,5 +1,18 @@
 import 'reflect-metadata'
-import { IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsString, Max, MaxLength, Min } from 'class-validator'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator'
 import { type EditionPlan, type Layering, layerings, methods, type Rates, type Method } from '#core/plan/plan'
 import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
 import { orderSchools, sizeSchools, type OrderSchool, type SizeSchool } from '#core/print/series'
@@ -50,6 +63,11 @@ class Plan implements EditionPlan {
 export class StartEdition {
   @IsString() @MaxLength(120) title!: string
   @Nested(() => Plan) plan!: Plan
+}
+
+export class NamePrinters {
+  @OrNull() @IsString() @Length(1, 64) artistId!: string | null
+  @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) @Length(1, 64, { each: true }) printerIds!: string[]
 }
 
 export class ChangePlan extends StartEdition {

@@ -34,7 +34,14 @@ describe('what is refused says where and what', () => {
     })
     expect(refusal(AddPerson, { name: 'Ibb', role: 'owner', secret: '1234' })).toMatchObject({ field: 'role' })
     expect(
-      refusal(SetUpStudio, { studio: '', name: 'Ansa', secret: 'net loft', line: 'number-signature', currency: '€' }),
+      refusal(SetUpStudio, {
+        token: 'x',
+        studio: '',
+        name: 'Ansa',
+        secret: 'net loft',
+        line: 'number-signature',
+        currency: '€',
+      }),
     ).toMatchObject({ field: 'studio' })
   })
 

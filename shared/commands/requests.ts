@@ -28,7 +28,7 @@ import {
   WeighRun,
   WeighTub,
 } from './inking'
-import { ChangePlan, StartEdition } from './plan'
+import { ChangePlan, NamePrinters, StartEdition } from './plan'
 import { AddLayer, ChangeLayer, SetPress, SetZones } from './planning'
 import {
   ChangeBlock,
@@ -67,8 +67,8 @@ import {
   WithdrawPastEdition,
 } from './stores'
 
-/** What a browser may send. People are added and changed by their own routes, with their names and secrets. */
-export type RequestType = Exclude<CommandType, 'add-person' | 'change-person'>
+/** What a browser may send. People have routes of their own, with their names and secrets. */
+export type RequestType = Exclude<CommandType, 'set-up' | 'add-person' | 'change-person'>
 
 /** A class for every act, whose instances are the act's data. */
 type Requests = { [T in RequestType]: new () => CommandData<T> }
@@ -86,6 +86,7 @@ const requestsFor = <const Given extends Requests>(given: Given & NoMore<Given>)
 
 const requests = requestsFor({
   'start-edition': StartEdition,
+  'name-printers': NamePrinters,
   'change-plan': ChangePlan,
   'add-layer': AddLayer,
   'change-layer': ChangeLayer,

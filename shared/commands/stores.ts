@@ -80,6 +80,8 @@ export class SetStudio {
   @IsNumber() @Min(0) @Max(10_000) pressHour!: number
   @IsNumber() @Min(0) @Max(10_000) labourHour!: number
   @IsNumber() @Min(0.5) @Max(0.99) confidence!: number
+  @IsInt() @Min(0) @Max(720) idleMinutes!: number
+  @IsInt() @Min(0) @Max(365) backupsKept!: number
 }
 
 class PastEditionTotals implements PastEditionRow {

@@ -20,3 +20,8 @@ export class HandOutRequest {
   @IsString() @MaxLength(64) layerId!: string
   @IsString() @MaxLength(64) device!: string
 }
+
+export class SecurityQuery {
+  /** Lines older than this one. */
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) before?: number
+}

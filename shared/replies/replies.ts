@@ -52,8 +52,65 @@ export interface PersonReply {
   active: boolean
 }
 
+/** Someone signed in somewhere. */
+export interface SignInReply {
+  id: string
+  personId: string
+  own: boolean
+  address: string
+  agent: string
+  startedAt: string
+  seenAt: string
+  /** True for the asker's own. */
+  isHere: boolean
+}
+
+/** Who came, who was turned away, what changed about people; newest first. */
+export interface SecurityReply {
+  lines: {
+    id: number
+    at: string
+    kind: string
+    person: string | null
+    by: string | null
+    address: string
+    device: string
+    detail: string
+  }[]
+}
+
+/** Copies of the whole room, newest first. */
+export interface BackupsReply {
+  /** Where they lie, on the server's disk. */
+  folder: string
+  isRunning: boolean
+  backups: { name: string; at: string; events: number; bytes: number }[]
+}
+
+/** How far a check of the ledger has come, and what it found. */
+export interface CheckReply {
+  isRunning: boolean
+  /** Events looked at, of so many. */
+  looked: number
+  of: number
+  startedAt: string | null
+  /** Null until one was finished. */
+  finishedAt: string | null
+  breaks: { position: number; stream: string; what: string }[]
+}
+
 export interface SessionReply {
   person: PersonReply | null
+  /** This browser, as the server knows it. */
+  device: string
+  /** That this person is signed in here: kept with taps, so that they stay theirs whoever hands them in. */
+  proof: string | null
+  /** Someone else chose the secret: it is to be changed first. */
+  mustChange: boolean
+  /** Which ledger this is; another than before when it was put back to an earlier state. */
+  lineage: { id: string; from: number }
+  /** True on a person's own device, which does not go idle. */
+  own: boolean
   demo: boolean
   /** True until the studio and its first manager exist. */
   needsSetup: boolean

@@ -25,7 +25,7 @@ async function send(
 ): Promise<{ status: number; body: PictureReply & { code?: string; message?: string } }> {
   const answer = await fetch(`${server.url}/api/pictures`, {
     method: 'POST',
-    headers: { cookie, 'content-type': 'application/octet-stream' },
+    headers: { cookie, origin: server.url, 'content-type': 'application/octet-stream' },
     body: new Uint8Array(bytes),
   })
   return { status: answer.status, body: (await answer.json()) as PictureReply }

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, expect, expectAccessible, test } from '../fixtures/browser'
+import { choose, expect, expectAccessible, openSetUp, test } from '../fixtures/browser'
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 const click = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
@@ -217,7 +217,7 @@ test('a new room puts up a first shelf, weighs a tub, reads a draw-down and matc
   quiet,
 }) => {
   const server = await pressroom()
-  await page.goto(server.url)
+  await openSetUp(page, server)
   for (const [label, text] of [
     ['Pressroom', 'Rope Works'],
     ['Your name, as manager', 'Ansa Quill'],

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
-import { choose, expect, expectAccessible, test } from '../fixtures/browser'
+import { choose, expect, expectAccessible, openSetUp, test } from '../fixtures/browser'
+import type { Server } from '../fixtures/server'
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 const click = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
@@ -13,14 +14,14 @@ const downloaded = async (page: Page, name: string) => {
 }
 
 /** A new edition with a block of its own, in an empty pressroom. */
-async function start(page: Page, url: string, title: string): Promise<void> {
-  await page.goto(url)
+async function start(page: Page, server: Server, title: string): Promise<void> {
+  await openSetUp(page, server)
   await field(page, 'Pressroom').fill('Rope Works')
   await field(page, 'Your name, as manager').fill('Ansa Quill')
   await field(page, 'Your PIN or passphrase').fill('net loft')
   await click(page, 'Open the pressroom')
   await expect(page.getByText('Nobody has pulled')).toBeVisible()
-  await page.goto(`${url}/editions/new`)
+  await page.goto(`${server.url}/editions/new`)
   await field(page, 'Title').fill(title)
 }
 
@@ -32,7 +33,7 @@ test('one layer, even margins and a heavier foot: planned, torn and printed to t
   test.setTimeout(120_000)
   quiet.allow(/status of 422 \((piece-unfit|reason-missing)\)/)
   const server = await pressroom()
-  await start(page, server.url, 'Tide Gauge')
+  await start(page, server, 'Tide Gauge')
   await click(page, 'Start')
 
   // The plan: a guess says how many sheets; the choice is kept as it stands, and a start below the goal is refused in words.
@@ -136,7 +137,7 @@ test('a block: described, its picture mirrored, a plate’s step test, and its p
   test.setTimeout(120_000)
   quiet.allow(/status of 422 \((block-unfit|no-picture|name-missing)\)/)
   const server = await pressroom()
-  await start(page, server.url, 'Slip Lantern')
+  await start(page, server, 'Slip Lantern')
   await choose(page, 'How colour is made', 'reduction')
   await choose(page, 'Layers are', 'all planned ahead')
   await field(page, 'Layers reckoned with').fill('4')

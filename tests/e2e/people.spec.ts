@@ -1,4 +1,4 @@
-import { choose, expect, test } from '../fixtures/browser'
+import { choose, expect, expectAccessible, goTo, test } from '../fixtures/browser'
 
 test('the manager adds a person, who signs in, may print, and may not close', async ({
   page,
@@ -11,10 +11,10 @@ test('the manager adds a person, who signs in, may print, and may not close', as
   await page.goto(`${server.url}/office`)
   await page.getByLabel('Someone new').fill('Sorrel Wick')
   await choose(page, 'Role', 'student')
-  await page.getByLabel('PIN or passphrase').fill('12')
+  await page.getByLabel('PIN or passphrase', { exact: true }).fill('12')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByText('4 to 200 characters')).toBeVisible()
-  await page.getByLabel('PIN or passphrase').fill('wick 42')
+  await page.getByLabel('PIN or passphrase', { exact: true }).fill('wick 42')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByRole('cell', { name: 'Sorrel Wick', exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Check the ledger' }).click()
@@ -31,14 +31,42 @@ test('the manager adds a person, who signs in, may print, and may not close', as
   await expect(student.getByText('does not fit')).toBeVisible()
   await student.getByLabel('PIN or passphrase').fill('wick 42')
   await student.getByRole('button', { name: 'Sign in' }).click()
+  // The manager knows that PIN: another is chosen first, and nothing else can be done before.
+  await expect(student.getByRole('heading', { name: 'A PIN of your own' })).toBeVisible()
+  await student.goto(`${server.url}/editions`)
+  await expect(student.getByRole('heading', { name: 'A PIN of your own' })).toBeVisible()
+  await expectAccessible(student)
+  await student.getByLabel('PIN or passphrase until now').fill('wick 42')
+  await student.getByLabel('The new one', { exact: true }).fill('tallow 7')
+  await student.getByLabel('The new one again').fill('tallow 8')
+  await student.getByRole('button', { name: 'Change it' }).click()
+  await expect(student.getByText('was not typed the same twice')).toBeVisible()
+  await student.getByLabel('The new one again').fill('tallow 7')
+  await student.getByRole('button', { name: 'Change it' }).click()
   await expect(student.getByRole('link', { name: 'Sorrel Wick, student' })).toBeVisible()
+  // Another's edition may be looked at.
   await student.getByRole('link', { name: 'Harbour Scales' }).click()
-  await student.getByRole('link', { name: /^Close/ }).click()
-  await student.getByRole('button', { name: 'Close', exact: true }).click()
-  await expect(student.getByText('A student may not do this.')).toBeVisible()
+  await expect(student.getByText('You look on: Merle Tarn prints this edition.')).toBeVisible()
+  await goTo(student, /^Plan/)
+  await expect(student.getByRole('button', { name: 'Add the layer' })).toBeDisabled()
+  await student.getByRole('link', { name: 'To the bench' }).click()
+  await expect(student.getByText('You look on: ask to be named on this edition')).toBeVisible()
+  await expect(student.getByRole('button', { name: /^Good/ })).toBeDisabled()
+  // Named on it, the student prints.
+  await page.getByRole('link', { name: 'Editions', exact: true }).click()
+  await page.getByRole('link', { name: 'Harbour Scales' }).click()
+  await goTo(page, /^Plan/)
+  await choose(page, 'Printed by', /^Sorrel Wick/)
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Name them' }).click()
+  await expect(page.getByRole('button', { name: 'Name them' })).toBeDisabled()
+  const before = await student.locator('.tally .base').count()
+  await expect(student.getByRole('button', { name: /^Good/ })).toBeEnabled()
+  await student.keyboard.press(' ')
+  await expect(student.locator('.tally .base')).toHaveCount(before + 1)
   await student.goto(`${server.url}/office`)
   await expect(student.getByText('the manager adds and changes people')).toBeVisible()
-  await expect(student.getByRole('button', { name: /^Change/ })).toHaveCount(0)
+  await expect(student.getByRole('button', { name: /^Change [A-Z]/ })).toHaveCount(0)
   await context.close()
 })
 
@@ -114,4 +142,65 @@ test('two tabs of one browser share what waits, and each tap counts once', async
     .flatMap((pull) => pull.sheetIds)
   expect(new Set(sheets).size).toBe(sheets.length)
   await other.close()
+})
+
+test('a station nobody touches says so, signs its person out, and keeps what waits', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
+  quiet.allow(/status of 401|Failed to load resource/)
+  await page.clock.install()
+  const server = await pressroom({ demo: true })
+  await page.goto(server.url)
+  await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
+  // The demo signs in at a device of its own; at a shared one a minute is enough here.
+  await page.goto(`${server.url}/office`)
+  await page.getByLabel('Idle stations sign out after').fill('2')
+  await page.locator('form', { hasText: 'The pencilled line' }).getByRole('button', { name: 'Change' }).click()
+  await expect(page.getByText('Changed.', { exact: true })).toBeVisible()
+  await page.goto(`${server.url}/sign-in?to=/editions`)
+  await choose(page, 'Name', /Merle Tarn/)
+  await page.getByLabel('PIN or passphrase').fill('2580')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('link', { name: 'Merle Tarn, member' })).toBeVisible()
+  await page.clock.fastForward('01:10')
+  await expect(page.getByText(/Merle Tarn is signed out in \d+ s/)).toBeVisible()
+  await page.getByRole('button', { name: 'Stay' }).click()
+  await expect(page.getByText(/is signed out in/)).toHaveCount(0)
+  await page.clock.fastForward('02:05')
+  await expect(page.getByText('Nobody touched this station for a while, so it was signed out.')).toBeVisible()
+  expect((await page.request.get(`${server.url}/api/floor`)).status()).toBe(401)
+})
+
+test('eight tabs of one browser share one stream, and go on when the one that holds it closes', async ({
+  page,
+  context,
+  pressroom,
+}) => {
+  const server = await pressroom({ demo: true })
+  let streams = 0
+  context.on('request', (request) => {
+    if (request.url().includes('/api/live')) streams += 1
+  })
+  await page.request.get(`${server.url}/api/session`)
+  const { editions } = await (await page.request.get(`${server.url}/api/editions?search=Harbour`)).json()
+  const tabs = [...(await Promise.all(Array.from({ length: 7 }, () => context.newPage()))), page]
+  for (const tab of tabs) {
+    await tab.goto(`${server.url}/bench/${editions[0].id}`)
+    await expect(tab.getByText('every pull stored', { exact: true })).toBeVisible()
+  }
+  const strokes = (tab: typeof page) => tab.locator('.tally .base')
+  const before = await strokes(page).count()
+  await tabs[7]!.keyboard.press(' ')
+  for (const tab of tabs) await expect(strokes(tab)).toHaveCount(before + 1)
+  expect(streams).toBe(1)
+  const open = [...tabs]
+  for (let i = 0; i < 3; i++) {
+    await open.shift()!.close()
+    await open.at(-1)!.keyboard.press(' ')
+    for (const tab of open) await expect(strokes(tab)).toHaveCount(before + 2 + i)
+  }
+  // The server is killed at the end, which a tab that follows it would complain of.
+  for (const tab of open) if (tab !== page) await tab.close()
 })

@@ -59,6 +59,7 @@ test('a disputed pull is shown in the count and settled by a person', async ({ p
   }
   const { person } = (await (await page.request.get(`${server.url}/api/session`)).json()) as { person: { id: string } }
   const late = await page.request.post(`${server.url}/api/commands`, {
+    headers: { origin: server.url },
     data: {
       commandId: '01a208e6-a59b-708a-bb35-6dffa470d8ee',
       device: 'late',

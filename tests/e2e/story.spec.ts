@@ -1,10 +1,13 @@
-import { expect, test } from '../fixtures/browser'
+import { expect, givePinAgain, test } from '../fixtures/browser'
+import { setUpToken } from '../fixtures/server'
 
 /** The whole way of one edition, by a manager who has never seen the program. */
 test('from torn paper to a signed and closed edition', async ({ page, pressroom, quiet }) => {
   test.setTimeout(180_000)
   // What this test asks for in vain on purpose; a browser logs every refusal.
-  quiet.allow(/status of 4(00|22) \((invalid|title-missing|lot-sheets-range|not-enough)\)/)
+  quiet.allow(
+    /status of 4(00|03|22) \((invalid|wrong-token|give-secret-again|title-missing|lot-sheets-range|not-enough)\)/,
+  )
   const server = await pressroom()
   const field = (label: string) => page.getByLabel(label, { exact: true })
   const click = (name: string) => page.getByRole('button', { name, exact: true }).click()
@@ -12,12 +15,16 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
 
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'A new pressroom' })).toBeVisible()
+  await field('Token').fill('guess')
   await field('Pressroom').fill('Rope Works')
   await field('Your name, as manager').fill('Ansa Quill')
   await field('Your PIN or passphrase').fill('12')
   await click('Open the pressroom')
   await expect(page.getByText('4 to 200 characters').first()).toBeVisible()
   await field('Your PIN or passphrase').fill('net loft')
+  await click('Open the pressroom')
+  await expect(page.getByText('That is not the token').first()).toBeVisible()
+  await field('Token').fill(setUpToken.toLowerCase())
   await click('Open the pressroom')
   await expect(page.getByText('Nobody has pulled')).toBeVisible()
 
@@ -145,6 +152,7 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
   await expect(page.locator('figcaption .line')).toHaveText('1/20 · Tide Gauge · Ansa Quill')
   for (let i = 1; i <= 22; i++) {
     await click('Signed')
+    if (i === 1) await givePinAgain(page, 'net loft')
     await expect(page.getByText(`${i} of 22 signed`)).toBeVisible()
   }
 

@@ -20,7 +20,10 @@ const before = computed(() =>
 )
 
 async function change() {
-  if (await giving(() => session.signIn(personId.value, secret.value))) open.value = false
+  if (!(await giving(() => session.signIn(personId.value, secret.value)))) return
+  open.value = false
+  // The next key is the press's, not the field's that is just fading.
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
 }
 </script>
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-/** A form of an edition's page: it can be filled while the edition is open, and only be read once it is closed. */
+/** A form of an edition's page: it can be filled while the edition is open by those whose it is, and only be read otherwise. */
 const edition = useEdition()
 </script>
 
 <template>
   <form>
-    <fieldset :disabled="!!edition.state?.closedAt"><slot /></fieldset>
+    <fieldset :disabled="!!edition.state?.closedAt || !edition.isTheirs"><slot /></fieldset>
   </form>
 </template>
 

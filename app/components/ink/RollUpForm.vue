@@ -9,25 +9,23 @@ const edition = useEdition()
 const supplies = useSupplies()
 const units = useUnits()
 const { busy, fault, giving } = useGiving()
-const blank = () => {
+const percentOf = (share: number | null | undefined) => (share == null ? '' : String(Math.round(share * 1000) / 10))
+const form = useFollowing(() => {
   const kept = props.layer.rollUp ?? rollUpDefaults
+  const shareOf = (zoneId: string) => kept.zones.find((one) => one.zoneId === zoneId)
   return {
-    ...(JSON.parse(JSON.stringify(kept)) as typeof rollUpDefaults),
+    ...kept,
     rollerId: kept.roller?.id ?? '',
     slab: String(Math.round(kept.slabArea / 100)),
-    shares: props.layer.zones.map((zone) => {
-      const known = kept.zones.find((one) => one.zoneId === zone.id)
-      return {
-        zoneId: zone.id,
-        name: zone.name,
-        inked: known?.inkedShare == null ? '' : String(Math.round(known.inkedShare * 1000) / 10),
-        wiped: known?.wipedShare ? String(Math.round(known.wipedShare * 1000) / 10) : '',
-      }
-    }),
+    shares: Object.fromEntries(
+      props.layer.zones.map(({ id }) => [
+        id,
+        { inked: percentOf(shareOf(id)?.inkedShare), wiped: percentOf(shareOf(id)?.wipedShare || null) },
+      ]),
+    ),
   }
-}
-const form = ref(blank())
-const draft = useDraft(`roll-up ${props.layer.id}`, form)
+})
+const draft = useDraft(`rolling ${props.layer.id}`, form)
 const across = computed(() => (props.block ? Math.min(props.block.width, props.block.height) : null))
 const along = computed(() => (props.block ? Math.max(props.block.width, props.block.height) : null))
 const roller = computed(
@@ -58,10 +56,10 @@ const rollUp = computed(() => {
     passes: Number(passes),
     sessions: Number(sessions),
     chores: chores.map((chore) => ({ every: Number(chore.every), what: chore.what.trim() })),
-    zones: shares.map((zone) => ({
-      zoneId: zone.zoneId,
-      inkedShare: zone.inked.trim() === '' ? null : typedNumber(zone.inked) / 100,
-      wipedShare: zone.wiped.trim() === '' ? 0 : typedNumber(zone.wiped) / 100,
+    zones: Object.entries(shares).map(([zoneId, { inked, wiped }]) => ({
+      zoneId,
+      inkedShare: inked.trim() === '' ? null : typedNumber(inked) / 100,
+      wipedShare: wiped.trim() === '' ? 0 : typedNumber(wiped) / 100,
     })),
   }
 })
@@ -130,17 +128,22 @@ async function save() {
     <p v-else-if="better" class="soft">
       {{ better.name }} is the narrowest that covers this block with 10 mm on each side.
     </p>
-    <div v-for="zone in form.shares" :key="zone.zoneId" class="fields zone">
+    <div v-for="zone in layer.zones.filter(({ id }) => form.shares[id])" :key="zone.id" class="fields zone">
       <p>
         <strong>{{ zone.name }}</strong>
       </p>
       <VTextField
-        v-model="zone.inked"
+        v-model="form.shares[zone.id]!.inked"
         :label="`Inked, ${zone.name}`"
         placeholder="as the block"
         inputmode="decimal"
         suffix="%"
-      /><VTextField v-model="zone.wiped" :label="`Wiped, ${zone.name}`" inputmode="decimal" suffix="%" />
+      /><VTextField
+        v-model="form.shares[zone.id]!.wiped"
+        :label="`Wiped, ${zone.name}`"
+        inputmode="decimal"
+        suffix="%"
+      />
     </div>
     <div v-for="(chore, i) in form.chores" :key="i" class="fields zone">
       <VTextField v-model="chore.what" label="Chore" placeholder="clear the slab’s rim" /><VTextField

@@ -21,6 +21,10 @@ const layerCount = computed(() => Math.max(props.layers, plan.value.layersPlanne
 const wanted = computed(() => goal(plan.value))
 const rate = computed(() => layerRate(plan.value, edition.record, props.printer))
 const finishing = computed(() => finishingRate(plan.value, edition.record))
+const proofsWords = (layer: number) => {
+  const taken = proofsOfLayer(layer, edition.record)
+  return taken === 0 ? '' : `; its proofs take ${taken} ${taken === 1 ? 'sheet' : 'sheets'}`
+}
 const course = computed(() => startCourse(plan.value, layerCount.value, edition.record, props.printer))
 const found = computed(() => startAnswers(course.value))
 const proofsTaken = computed(() => course.value.proofs.reduce((sum, sheets) => sum + sheets, 0))
@@ -134,12 +138,7 @@ const choose = (confidence: number, sheets: number) => {
         <tr v-for="(amount, i) in lost" :key="i">
           <td>layer {{ i + 1 }}</td>
           <td class="number">{{ percent(rate.rate) }}</td>
-          <td class="soft">
-            {{ restsOn(rate)
-            }}<template v-if="proofsOfLayer(i + 1, edition.record) > 0"
-              >; its proofs take {{ proofsOfLayer(i + 1, edition.record) }} sheets</template
-            >
-          </td>
+          <td class="soft">{{ restsOn(rate) }}{{ proofsWords(i + 1) }}</td>
           <td class="number">{{ unknown.length > 0 ? 'not known yet' : money(amount) }}</td>
         </tr>
         <tr>

@@ -52,6 +52,7 @@ const ready = computed(
   () =>
     state.value !== null &&
     state.value.closedAt === null &&
+    edition.isTheirs &&
     bench.sheet.value !== undefined &&
     !bench.layer.value?.cutFurther &&
     (bench.undried.value.length === 0 || bench.wetOnWet.value),
@@ -271,6 +272,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           </p>
           <p v-else-if="edition.message" class="warn" role="alert">{{ edition.message }}</p>
           <p v-else-if="state.closedAt" class="warn">This edition is closed.</p>
+          <p v-else-if="!edition.isTheirs" class="warn">You look on: ask to be named on this edition to print it.</p>
           <p v-else-if="bench.layer.value?.cutFurther" class="warn">
             The block is cut further; this layer takes no more pulls.
           </p>

@@ -21,6 +21,8 @@ const told = computed(() => {
     .filter(Boolean)
     .join(' · ')
 })
+const session = useSession()
+const printers = computed(() => edition.state!.printerIds.map((one) => session.nameOf(one)).join(' and '))
 const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 0))
 </script>
 
@@ -38,6 +40,9 @@ const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 
       <div class="edition-body">
         <div>
           <p v-if="edition.message" class="trouble" role="alert">{{ edition.message }}</p>
+          <p v-if="!edition.isTheirs && !edition.state.closedAt" class="soft no-print">
+            You look on: {{ printers }} {{ edition.state.printerIds.length === 1 ? 'prints' : 'print' }} this edition.
+          </p>
           <NuxtPage />
         </div>
         <div>

@@ -1,10 +1,10 @@
 import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { layerAdded } from '../events/layer-added'
 import { wholeBlock } from '../layer'
 import { mostLayers } from '../plan-fault'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface NewLayer {
   name: string
@@ -12,7 +12,7 @@ interface NewLayer {
 }
 
 /** One more press pass is planned. */
-export const addLayer = defineAct(edition, 'add-layer', anyone, {
+export const addLayer = defineAct(edition, 'add-layer', theirs, {
   events: [layerAdded],
   rule: ({ edition }, data: NewLayer, context) => {
     if (edition.layers.length >= mostLayers)

@@ -1,10 +1,10 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
-import { anyone } from '../../ground/who'
 import type { AdjustmentKind } from '../../print/verdicts'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Adjustment {
   layerId: string
@@ -27,7 +27,7 @@ const adjusted = defineEvent(edition, 'adjusted', (state, data: Adjustment & { a
 )
 
 /** Something was changed between two pulls: a tick under the tally. */
-export const adjust = defineAct(edition, 'adjust', anyone, {
+export const adjust = defineAct(edition, 'adjust', theirs, {
   events: [adjusted],
   rule: ({ edition }, data: Adjustment, context) =>
     layerOf(edition, data.layerId)

@@ -1,7 +1,6 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { layerNumber, layerOf } from '../layer'
 import { layersOn } from '../places'
 import { isLive, type Pull, pullOf } from '../pull'
@@ -10,6 +9,7 @@ import { sheetOf } from '../sheet'
 import { standardOf } from '../standards'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Approved {
   pullId: string
@@ -42,7 +42,7 @@ const batSet = defineEvent(
 )
 
 /** A proof is right to print: the pulls of its layer are held against it. The last layer's is the BAT. */
-export const approveProof = defineAct(edition, 'approve-proof', anyone, {
+export const approveProof = defineAct(edition, 'approve-proof', theirs, {
   events: [batSet],
   rule: ({ edition }, data: Approved) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,13 +1,13 @@
 import { blockFault, type BlockDescription } from '../../block/block'
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
 import { hasBlock, writtenIn } from '../block'
 import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface BlockChanged {
   blockId: string
@@ -19,7 +19,7 @@ const blockChanged = defineEvent(edition, 'block-changed', (state, { blockId, bl
 )
 
 /** What is said of a block is put right. */
-export const changeBlock = defineAct(edition, 'change-block', anyone, {
+export const changeBlock = defineAct(edition, 'change-block', theirs, {
   needs: (data: BlockChanged) => ({ book: block.of(data.blockId) }),
   events: [blockChanged, blockWritten],
   rule: ({ edition, book }, data: BlockChanged) => {

@@ -1,9 +1,9 @@
 import { defineAct, defineEvent } from '../../ground/act'
-import { anyone } from '../../ground/who'
 import { editLayer } from '../edit'
 import { layerOf, type StackOrder } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface LayerChanged {
   layerId: string
@@ -18,7 +18,7 @@ const layerChanged = defineEvent(edition, 'layer-changed', (state, { layerId, ..
 )
 
 /** A layer's name, blocks, routine or the order its stack comes in is put right. */
-export const changeLayer = defineAct(edition, 'change-layer', anyone, {
+export const changeLayer = defineAct(edition, 'change-layer', theirs, {
   events: [layerChanged],
   rule: ({ edition }, data: LayerChanged) => {
     const layer = layerOf(edition, data.layerId)

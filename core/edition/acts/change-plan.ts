@@ -1,7 +1,6 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { type EditionPlan, planDefaults } from '../../plan/plan'
 import type { EditionState } from '../state'
 import { allSeries, type ProofSeries, proofSeries } from '../../print/series'
@@ -9,6 +8,7 @@ import { sizesUnder } from '../numbers'
 import { planFault } from '../plan-fault'
 import { anySigned } from '../sheet'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface PlanChanged {
   title: string
@@ -40,7 +40,7 @@ const planChanged = defineEvent(
 )
 
 /** The plan changes. It may until the first number is signed; from then on its size only by amendment. */
-export const changePlan = defineAct(edition, 'change-plan', anyone, {
+export const changePlan = defineAct(edition, 'change-plan', theirs, {
   guarded: true,
   events: [planChanged],
   rule: ({ edition }, data: PlanChanged) =>

@@ -1,8 +1,8 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import { printers } from '../../ground/who'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Closed {
   note: string
@@ -13,7 +13,8 @@ const editionClosed = defineEvent(edition, 'edition-closed', (state, { note }: C
 )
 
 /** The edition is done and can only be read. */
-export const close = defineAct(edition, 'close', printers, {
+export const close = defineAct(edition, 'close', theirs, {
+  asksAgain: true,
   guarded: true,
   events: [editionClosed],
   rule: ({ edition }, data: Closed) => {

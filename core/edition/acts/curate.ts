@@ -1,6 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import type { Verdict } from '../../print/verdicts'
 import { editSheet } from '../edit'
 import { layersOn, placeOf, standingVerdict } from '../places'
@@ -8,6 +7,7 @@ import { isNumbered, unknownSheet } from '../refusals'
 import { type Sheet, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Curated {
   sheetId: number
@@ -20,7 +20,7 @@ const sheetCurated = defineEvent(edition, 'sheet-curated', (state, { sheetId, ve
 )
 
 /** A print is looked at beside the BAT. */
-export const curate = defineAct(edition, 'curate', anyone, {
+export const curate = defineAct(edition, 'curate', theirs, {
   events: [sheetCurated],
   rule: ({ edition }, data: Curated) => {
     const sheet = sheetOf(edition, data.sheetId)

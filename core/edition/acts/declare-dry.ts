@@ -1,12 +1,12 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { editSheet } from '../edit'
 import { layerOf } from '../layer'
 import { livePullsOn } from '../pull'
 import { unknownLayer } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Dry {
   layerId: string
@@ -24,7 +24,7 @@ const declaredDry = defineEvent(edition, 'declared-dry', (state, { layerId, shee
 )
 
 /** A person has felt that a layer is dry on these sheets. */
-export const declareDry = defineAct(edition, 'declare-dry', anyone, {
+export const declareDry = defineAct(edition, 'declare-dry', theirs, {
   events: [declaredDry],
   rule: ({ edition }, data: Dry) => {
     const layer = layerOf(edition, data.layerId)

@@ -1,10 +1,10 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
-import { printers } from '../../ground/who'
 import { studio } from '../../stores/studio/stream'
 import { editSheet } from '../edit'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Destroyed {
   sheetId: number
@@ -19,7 +19,7 @@ const printDestroyed = defineEvent(
 )
 
 /** A numbered print is destroyed. Whether another may take its number is the studio's policy at that moment. */
-export const destroyPrint = defineAct(edition, 'destroy-print', printers, {
+export const destroyPrint = defineAct(edition, 'destroy-print', theirs, {
   needs: (_data: Destroyed) => ({ studio: studio.of() }),
   events: [printDestroyed],
   rule: ({ edition, studio }, data: Destroyed) => {

@@ -1,10 +1,10 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse, refuseFault } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { registerFault, type RegisterPlan } from '../../register/registration'
 import { studio } from '../../stores/studio/stream'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Register {
   register: RegisterPlan
@@ -16,7 +16,7 @@ const registerDrawn = defineEvent(edition, 'register-drawn', (state, data: Regis
 )
 
 /** The registration sheet is drawn. */
-export const drawRegister = defineAct(edition, 'draw-register', anyone, {
+export const drawRegister = defineAct(edition, 'draw-register', theirs, {
   needs: (_data: Register) => ({ studio: studio.of() }),
   events: [registerDrawn],
   rule: ({ edition, studio }, data: Register) => {

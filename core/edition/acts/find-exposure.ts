@@ -1,13 +1,13 @@
 import type { ExposureRecord } from '../../block/exposure'
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
 import { hasBlock, writtenIn } from '../block'
 import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Exposure {
   blockId: string
@@ -22,7 +22,7 @@ const exposureFound = defineEvent(edition, 'exposure-found', (state, { blockId, 
 )
 
 /** The exposure of a plate is found by its step test. */
-export const findExposure = defineAct(edition, 'find-exposure', anyone, {
+export const findExposure = defineAct(edition, 'find-exposure', theirs, {
   needs: (data: Exposure) => ({ book: block.of(data.blockId) }),
   events: [exposureFound, blockWritten],
   rule: ({ edition, book }, data: Exposure, context) => {

@@ -1,7 +1,6 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
-import { printers } from '../../ground/who'
 import type { Series } from '../../print/series'
 import { editSheet } from '../edit'
 import { plannedSize, usedNumbers } from '../numbers'
@@ -9,6 +8,7 @@ import { placeOf } from '../places'
 import { anySigned, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Assignment {
   sheetId: number
@@ -30,7 +30,7 @@ const numbersGiven = defineEvent(edition, 'numbers-given', (state, { series, siz
 })
 
 /** Numbers are given to curated prints, all or none. */
-export const giveNumbers = defineAct(edition, 'give-numbers', printers, {
+export const giveNumbers = defineAct(edition, 'give-numbers', theirs, {
   guarded: true,
   events: [numbersGiven],
   rule: ({ edition }, data: Numbers) => {

@@ -1,6 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import type { Rescue, Verdict } from '../../print/verdicts'
 import { editPull, editSheet } from '../edit'
 import { pullOf } from '../pull'
@@ -8,6 +7,7 @@ import { isNumbered, unknownFault, unknownPull } from '../refusals'
 import { carriersOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Judged {
   pullId: string
@@ -34,7 +34,7 @@ function judgedAnew(state: EditionState, pullId: string, verdict: Verdict): Edit
 }
 
 /** A pull is looked at again: its verdict, its faults, how it was rescued. */
-export const judgePull = defineAct(edition, 'judge-pull', anyone, {
+export const judgePull = defineAct(edition, 'judge-pull', theirs, {
   events: [pullJudged],
   rule: ({ edition }, data: Judged) => {
     const pull = pullOf(edition, data.pullId)

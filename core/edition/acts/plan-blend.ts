@@ -1,11 +1,11 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { blendFault, type BlendPlan } from '../../ink/roll-up'
 import { editLayer } from '../edit'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Blend {
   layerId: string
@@ -18,7 +18,7 @@ const blendPlanned = defineEvent(edition, 'blend-planned', (state, { layerId, bl
 )
 
 /** Inks are laid side by side on one roller, or no longer. */
-export const planBlend = defineAct(edition, 'plan-blend', anyone, {
+export const planBlend = defineAct(edition, 'plan-blend', theirs, {
   events: [blendPlanned],
   rule: ({ edition }, data: Blend) => {
     if (!layerOf(edition, data.layerId)) return unknownLayer()

@@ -1,11 +1,11 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { mostLayers, type OverprintPlan } from '../../ink/roll-up'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Overprint {
   overprint: OverprintPlan
@@ -30,7 +30,7 @@ function wishesFit({ layers, wishes }: OverprintPlan): boolean {
 }
 
 /** The order of the layers is thought out, with the overlaps one cares for. */
-export const planOverprint = defineAct(edition, 'plan-overprint', anyone, {
+export const planOverprint = defineAct(edition, 'plan-overprint', theirs, {
   events: [overprintPlanned],
   rule: ({ edition }, data: Overprint) => {
     const { layers } = data.overprint

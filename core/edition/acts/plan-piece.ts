@@ -1,9 +1,9 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuseFault } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { pieceFault, type PiecePlan } from '../../paper/piece'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Piece {
   piece: PiecePlan
@@ -12,7 +12,7 @@ interface Piece {
 const piecePlanned = defineEvent(edition, 'piece-planned', (state, { piece }: Piece) => changed(state, { piece }))
 
 /** How the edition's sheets are to be got out of the paper. */
-export const planPiece = defineAct(edition, 'plan-piece', anyone, {
+export const planPiece = defineAct(edition, 'plan-piece', theirs, {
   events: [piecePlanned],
   rule: ({ edition }, data: Piece) => {
     const fault = pieceFault(data.piece)

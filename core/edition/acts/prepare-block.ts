@@ -2,12 +2,12 @@ import { blockFault, type BlockDescription } from '../../block/block'
 import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { refuse, refuseFault } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { newBook } from '../../stores/block/book'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
 import { hasBlock, mostBlocks, tooManyBlocks } from '../block'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Prepared {
   blockId: string
@@ -19,7 +19,7 @@ const blockPrepared = defineEvent(edition, 'block-prepared', (state, { blockId, 
 )
 
 /** A new block is taken in hand for the edition. */
-export const prepareBlock = defineAct(edition, 'prepare-block', anyone, {
+export const prepareBlock = defineAct(edition, 'prepare-block', theirs, {
   needs: (data: Prepared) => ({ book: block.of(data.blockId) }),
   events: [blockPrepared, blockWritten],
   rule: ({ edition, book }, data: Prepared) => {

@@ -1,12 +1,12 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { recordPull } from '../edit'
 import { layerOf } from '../layer'
 import { type Objection, pullObjection } from '../objection'
 import type { PullData, PullSaid } from '../pull'
 import { unknownFault, unknownLayer } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 const pulled = defineEvent(edition, 'pulled', (state, data: PullData, event) => recordPull(state, data, event, null))
 
@@ -21,7 +21,7 @@ const pullDisputed = defineEvent(
  * One sheet meets the inked block. What happened at the press cannot be refused away: a pull that breaks a rule is stored
  * as disputed, is not counted, and waits for a person.
  */
-export const pull = defineAct(edition, 'pull', anyone, {
+export const pull = defineAct(edition, 'pull', theirs, {
   late: true,
   events: [pulled, pullDisputed],
   rule: ({ edition }, data: PullSaid, context) => {

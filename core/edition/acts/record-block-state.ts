@@ -1,6 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import type { BlockCut } from '../../stores/block/book'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
@@ -8,6 +7,7 @@ import { hasBlock, writtenIn } from '../block'
 import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Cut extends Omit<BlockCut, 'stateId'> {
   blockId: string
@@ -21,7 +21,7 @@ const blockStateRecorded = defineEvent(
 )
 
 /** A block is looked at as it is cut now: a picture or a rubbing, and what was cut. */
-export const recordBlockState = defineAct(edition, 'record-block-state', anyone, {
+export const recordBlockState = defineAct(edition, 'record-block-state', theirs, {
   needs: (data: Cut) => ({ book: block.of(data.blockId) }),
   events: [blockStateRecorded, blockWritten],
   rule: ({ edition, book }, data: Cut, context) => {

@@ -1,10 +1,10 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { editSheet } from '../edit'
 import { unknownSheet } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Recovered {
   sheetId: number
@@ -16,7 +16,7 @@ const sheetRecovered = defineEvent(edition, 'sheet-recovered', (state, { sheetId
 )
 
 /** A sheet marked spoiled is good after all. */
-export const recoverSheet = defineAct(edition, 'recover-sheet', anyone, {
+export const recoverSheet = defineAct(edition, 'recover-sheet', theirs, {
   events: [sheetRecovered],
   rule: ({ edition }, data: Recovered) => {
     const sheet = sheetOf(edition, data.sheetId)

@@ -17,6 +17,7 @@ const editionReopened = defineEvent(edition, 'edition-reopened', (state, { reaso
 
 /** A closed edition is opened again; that is recorded. */
 export const reopen = defineAct(edition, 'reopen', staff, {
+  asksAgain: true,
   guarded: true,
   late: true,
   events: [editionReopened],

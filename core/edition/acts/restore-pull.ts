@@ -1,12 +1,12 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { editPull, layOnSheets } from '../edit'
 import { layerOf } from '../layer'
 import { sheetsObjection } from '../objection'
 import { pullOf } from '../pull'
 import { unknownPull } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Restored {
   pullId: string
@@ -23,7 +23,7 @@ const pullRestored = defineEvent(edition, 'pull-restored', (state, { pullId }: R
 })
 
 /** A void pull counts after all. */
-export const restorePull = defineAct(edition, 'restore-pull', anyone, {
+export const restorePull = defineAct(edition, 'restore-pull', theirs, {
   events: [pullRestored],
   rule: ({ edition }, data: Restored) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,6 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import type { ShareReading } from '../../ink/roll-up'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
@@ -8,6 +7,7 @@ import { hasBlock, writtenIn } from '../block'
 import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface InkedShare {
   blockId: string
@@ -21,7 +21,7 @@ const inkedShareFound = defineEvent(edition, 'inked-share-found', (state, { bloc
 )
 
 /** How much of a block carries ink, read from a picture or typed. */
-export const setInkedShare = defineAct(edition, 'set-inked-share', anyone, {
+export const setInkedShare = defineAct(edition, 'set-inked-share', theirs, {
   needs: (data: InkedShare) => ({ book: block.of(data.blockId) }),
   events: [inkedShareFound, blockWritten],
   rule: ({ edition, book }, data: InkedShare) => {

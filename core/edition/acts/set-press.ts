@@ -1,11 +1,11 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { press } from '../../stores/press/stream'
 import { editLayer } from '../edit'
 import { layerOf, type PressSetting, type PressSetup } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Setting extends PressSetting {
   layerId: string
@@ -20,7 +20,7 @@ const pressSet = defineEvent(edition, 'press-set', (state, data: { layerId: stri
 )
 
 /** The press is set up for a layer: packing and screws. */
-export const setPress = defineAct(edition, 'set-press', anyone, {
+export const setPress = defineAct(edition, 'set-press', theirs, {
   needs: (data: Setting) => ({ press: press.of(data.pressId) }),
   events: [pressSet],
   rule: ({ edition, press }, { layerId, pressId, ...setting }: Setting) => {

@@ -1,11 +1,11 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse, refuseFault } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { type RollUp, rollUpFault } from '../../ink/roll-up'
 import { editLayer } from '../edit'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface RollUpSet {
   layerId: string
@@ -17,7 +17,7 @@ const rollUpSet = defineEvent(edition, 'roll-up-set', (state, { layerId, rollUp 
 )
 
 /** How a layer is rolled up: roller, charges, passes, wiping, chores. */
-export const setRollUp = defineAct(edition, 'set-roll-up', anyone, {
+export const setRollUp = defineAct(edition, 'set-roll-up', theirs, {
   events: [rollUpSet],
   rule: ({ edition }, data: RollUpSet) => {
     const layer = layerOf(edition, data.layerId)

@@ -1,11 +1,11 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { batch } from '../../stores/batch/stream'
 import { editLayer } from '../edit'
 import { layerOf, type Zone } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Zones {
   layerId: string
@@ -19,7 +19,7 @@ const zonesSet = defineEvent(edition, 'zones-set', (state, { layerId, zones }: {
 const batchIds = ({ zones }: Zones) => zones.flatMap(({ batchId }) => batchId ?? [])
 
 /** Which parts of a layer are inked apart, and with what. */
-export const setZones = defineAct(edition, 'set-zones', anyone, {
+export const setZones = defineAct(edition, 'set-zones', theirs, {
   needs: (data: Zones) => ({ batches: batchIds(data).map((id) => batch.of(id)) }),
   events: [zonesSet],
   rule: ({ edition, batches }, data: Zones) => {

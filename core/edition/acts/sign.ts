@@ -1,6 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { type Refused, refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { editSheet } from '../edit'
 import { layerNumber } from '../layer'
 import { hasEveryLayer, standingVerdict } from '../places'
@@ -9,6 +8,7 @@ import { unknownSheet } from '../refusals'
 import { type Sheet, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Signed {
   sheetId: number
@@ -19,7 +19,8 @@ const printSigned = defineEvent(edition, 'print-signed', (state, { sheetId }: Si
 )
 
 /** A print is signed in pencil and ticked off. */
-export const sign = defineAct(edition, 'sign', anyone, {
+export const sign = defineAct(edition, 'sign', theirs, {
+  asksAgain: true,
   events: [printSigned],
   rule: ({ edition }, data: Signed) => {
     const sheet = sheetOf(edition, data.sheetId)

@@ -1,11 +1,11 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { editSheet } from '../edit'
 import { isNumbered, unknownSheet } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Split {
   sheetId: number
@@ -22,7 +22,7 @@ const sheetSplit = defineEvent(edition, 'sheet-split', (state, { sheetId, parts 
 })
 
 /** A sheet that holds two images is cut in two. */
-export const splitSheet = defineAct(edition, 'split-sheet', anyone, {
+export const splitSheet = defineAct(edition, 'split-sheet', theirs, {
   events: [sheetSplit],
   rule: ({ edition }, data: { sheetId: number }) => {
     const sheet = sheetOf(edition, data.sheetId)

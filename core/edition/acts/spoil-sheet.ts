@@ -1,10 +1,10 @@
 import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { sheetSpoiled } from '../events/sheet-spoiled'
 import { isNumbered, unknownFault, unknownSheet } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Spoil {
   sheetId: number
@@ -13,7 +13,7 @@ interface Spoil {
 }
 
 /** A sheet is lost: racked badly, dropped, cut wrong. */
-export const spoilSheet = defineAct(edition, 'spoil-sheet', anyone, {
+export const spoilSheet = defineAct(edition, 'spoil-sheet', theirs, {
   events: [sheetSpoiled],
   rule: ({ edition }, data: Spoil) => {
     const sheet = sheetOf(edition, data.sheetId)

@@ -7,27 +7,42 @@ import { wholeBlock } from '../layer'
 import { planFault } from '../plan-fault'
 import { edition } from '../stream'
 
-interface Started {
+interface Asked {
   title: string
   plan: EditionPlan
+}
+
+interface Started extends Asked {
+  /** Null in ledgers from before anyone was named. */
+  printerIds: string[] | null
 }
 
 const editionStarted = defineEvent(
   edition,
   'edition-started',
-  (state, { title, plan }: Started, event) => changed(state, { title, plan, startedAt: event.occurredAt }),
-  [(data) => ({ ...data, plan: { ...planDefaults, ...(data.plan as object) } })],
+  (state, { title, plan, printerIds }: Started, event) =>
+    changed(state, {
+      title,
+      plan,
+      startedAt: event.occurredAt,
+      printerIds: printerIds ?? [],
+      printersGrow: printerIds === null,
+    }),
+  [
+    (data) => ({ ...data, plan: { ...planDefaults, ...(data.plan as object) } }),
+    (data) => ({ ...data, printerIds: null }),
+  ],
 )
 
-/** An edition begins: a title, a plan, and its layers when they are planned ahead. */
+/** An edition begins: a title, a plan, and its layers when they are planned ahead. It is theirs who begins it. */
 export const startEdition = defineAct(edition, 'start-edition', anyone, {
   begins: true,
   events: [editionStarted, layerAdded],
-  rule: ({ edition }, { title, plan }: Started, context) => {
+  rule: ({ edition }, { title, plan }: Asked, context) => {
     const layers = plan.layering === 'ahead' ? plan.layersPlanned : 1
     return (
       planFault(title, plan) ?? [
-        editionStarted.on(edition, { title: title.trim(), plan }),
+        editionStarted.on(edition, { title: title.trim(), plan, printerIds: [context.personId] }),
         ...Array.from({ length: layers }, (_, i) =>
           layerAdded.on(edition, {
             layerId: `${context.commandId}-${i + 1}`,

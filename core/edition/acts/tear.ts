@@ -1,7 +1,6 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { noEdges } from '../../paper/tear-request'
 import { lotAdded } from '../../stores/lot/events/lot-added'
 import { lotTorn } from '../../stores/lot/events/lot-torn'
@@ -11,6 +10,7 @@ import { sheetSpoiled } from '../events/sheet-spoiled'
 import { blankSheet, type Torn } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface OffcutsKept {
   lotId: string
@@ -56,7 +56,7 @@ const sheetsTorn = defineEvent(
 const offcutLotIds = ({ offcuts }: Tear) => [...new Set(offcuts.map(({ lotId }) => lotId))]
 
 /** Large sheets of a lot become the edition's sheets; what is torn wrong counts, and offcuts go back to the store. */
-export const tear = defineAct(edition, 'tear', anyone, {
+export const tear = defineAct(edition, 'tear', theirs, {
   needs: (data: Tear) => ({ lot: lot.of(data.lotId), offcutLots: offcutLotIds(data).map((id) => lot.of(id)) }),
   events: [sheetsTorn, sheetSpoiled, lotTorn, lotAdded],
   rule: ({ edition, lot, offcutLots }, data: Tear) => {

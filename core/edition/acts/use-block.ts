@@ -1,12 +1,12 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import type { BlockBook } from '../../stores/block/book'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
 import { hasBlock, mostBlocks, tooManyBlocks } from '../block'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Used {
   blockId: string
@@ -18,7 +18,7 @@ const blockUsed = defineEvent(edition, 'block-used', (state, { blockId, ...book 
 )
 
 /** A block of an earlier edition is taken in hand for this one. */
-export const useBlock = defineAct(edition, 'use-block', anyone, {
+export const useBlock = defineAct(edition, 'use-block', theirs, {
   needs: (data: Used) => ({ block: block.of(data.blockId) }),
   events: [blockUsed, blockWritten],
   rule: ({ edition, block }, { blockId }: Used) => {

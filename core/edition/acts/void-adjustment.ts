@@ -1,8 +1,8 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Voided {
   adjustmentId: string
@@ -19,7 +19,7 @@ const adjustmentVoided = defineEvent(edition, 'adjustment-voided', (state, { adj
 )
 
 /** An adjustment was noted by mistake. */
-export const voidAdjustment = defineAct(edition, 'void-adjustment', anyone, {
+export const voidAdjustment = defineAct(edition, 'void-adjustment', theirs, {
   events: [adjustmentVoided],
   rule: ({ edition }, data: Voided) => {
     const adjustment = edition.adjustments.find((known) => known.id === data.adjustmentId)

@@ -1,6 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { type Refused, refuse } from '../../ground/refusal'
-import { anyone } from '../../ground/who'
 import { editPull, takeOffSheets } from '../edit'
 import { layerNumber } from '../layer'
 import { livePullsOn, type PullData, pullOf } from '../pull'
@@ -9,6 +8,7 @@ import { sheetOf } from '../sheet'
 import { standardWord } from '../standards'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Voided {
   pullId: string
@@ -25,7 +25,7 @@ const pullVoided = defineEvent(edition, 'pull-voided', (state, { pullId }: Voide
 })
 
 /** A pull that was recorded by mistake is taken off its sheets. It is never deleted. */
-export const voidPull = defineAct(edition, 'void-pull', anyone, {
+export const voidPull = defineAct(edition, 'void-pull', theirs, {
   events: [pullVoided],
   rule: ({ edition }, data: Voided) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,10 +1,10 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
-import { printers } from '../../ground/who'
 import type { Series } from '../../print/series'
 import type { Sheet } from '../sheet'
 import { edition } from '../stream'
+import { theirs } from '../who'
 
 interface Withdrawn {
   series: Series
@@ -24,7 +24,7 @@ const numbersWithdrawn = defineEvent(edition, 'numbers-withdrawn', (state, { ser
 })
 
 /** The unsigned numbers of a series are taken back. */
-export const withdrawNumbers = defineAct(edition, 'withdraw-numbers', printers, {
+export const withdrawNumbers = defineAct(edition, 'withdraw-numbers', theirs, {
   guarded: true,
   events: [numbersWithdrawn],
   rule: ({ edition }, data: Withdrawn) => {

@@ -18,15 +18,21 @@ export interface StudioSettings {
   labourHour: number
   /** How sure a goal is to be reached, as a rule: what the sheets to start are reckoned for. 0 to 1. */
   confidence: number
+  /** Minutes without a touch after which a shared station's sign-in ends; 0 never. */
+  idleMinutes: number
+  /** Nightly backups that are kept; 0 makes none. */
+  backupsKept: number
 }
 
 /** What was not asked of a studio before. */
-export const studioDefaults: Pick<StudioSettings, 'unit' | 'inkGram' | 'pressHour' | 'labourHour' | 'confidence'> = {
+export const studioDefaults: Omit<StudioSettings, 'name' | 'line' | 'destroyedNumber' | 'currency'> = {
   unit: 'mm',
   inkGram: 0,
   pressHour: 0,
   labourHour: 0,
   confidence: 0.9,
+  idleMinutes: 30,
+  backupsKept: 7,
 }
 
 /** The studio's own stream. Names and secrets of people live outside the ledger, under their ids. */

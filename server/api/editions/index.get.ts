@@ -1,6 +1,7 @@
 import { EditionsQuery } from '#shared/queries/lists'
 import { listEditions } from '../../services/editions'
-import { asking, queryChecked } from '../../services/request'
+import { queryChecked } from '../../services/request'
+import { asking } from '../../services/session'
 
 export default defineEventHandler(async (event) => {
   const { room } = await asking(event)

@@ -1,6 +1,6 @@
 import { failure } from '../../services/failure'
 import { mostPictureBytes } from '../../services/pictures'
-import { asking } from '../../services/request'
+import { asking } from '../../services/session'
 
 /** A picture as the bytes of its file. Its size is known before it is read, and never more than we take. */
 export default defineEventHandler(async (event) => {

@@ -1,17 +1,15 @@
-import { createEventStream } from 'h3'
 import { scale } from '../../devices/scale'
-import { asking } from '../../services/request'
+import { openStream } from '../../live/streams'
+import { asking } from '../../services/session'
 
 /** What the scale shows, as it shows it. Readings are no events of the ledger: only an accepted weight is. */
 export default defineEventHandler(async (event) => {
-  const { room } = await asking(event)
-  const stream = createEventStream(event)
-  const forget = room.live.onClose(() => void stream.close())
-  let unfollow = () => {}
-  stream.onClosed(async () => {
-    forget()
-    unfollow()
-  })
-  unfollow = scale.follow((reading) => void stream.push(JSON.stringify(reading)))
-  return stream.send()
+  const { room, ...signed } = await asking(event)
+  return await openStream(
+    event,
+    room,
+    signed,
+    ({ push }) => scale.follow((reading) => push('message', JSON.stringify(reading))),
+    ({ push }) => push('message', JSON.stringify(scale.reading())),
+  )
 })

@@ -1,6 +1,7 @@
 import { ActAtScale } from '#shared/commands/scale'
 import { scale } from '../../devices/scale'
-import { asking, readChecked } from '../../services/request'
+import { readChecked } from '../../services/request'
+import { asking } from '../../services/session'
 
 /** Tare the scale, or lend the stand-in a hand. */
 export default defineEventHandler(async (event) => {

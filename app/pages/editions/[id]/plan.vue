@@ -6,8 +6,7 @@ import { date } from '~/drawings/words'
 
 const edition = useEdition()
 const { busy, fault, field, giving } = useGiving()
-const copy = <Value,>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
-const form = ref({ title: edition.state!.title, plan: copy(edition.state!.plan!) as EditionPlan, reason: '' })
+const form = useFollowing(() => ({ title: edition.state!.title, plan: edition.state!.plan!, reason: '' }))
 const draft = useDraft(`plan ${edition.id}`, form)
 const layerName = ref('')
 const session = useSession()
@@ -15,6 +14,7 @@ const supplies = useSupplies()
 const { planAll } = useTearPlans()
 onMounted(() => void supplies.load().catch(() => undefined))
 
+const layers = computed(() => Math.max(edition.state!.layers.length, form.value.plan.layersPlanned))
 const saved = ref(false)
 
 const changed = computed(
@@ -66,7 +66,7 @@ const changesIn = (before: EditionPlan, after: EditionPlan) =>
     .join('; ') || 'smaller matters'
 
 async function save() {
-  saved.value = await giving(() => edition.give('change-plan', copy(form.value)))
+  saved.value = await giving(() => edition.give('change-plan', form.value))
   if (saved.value) {
     form.value.reason = ''
     draft.done()
@@ -101,7 +101,7 @@ async function addLayer() {
     <section class="part">
       <div class="part-head">
         <h2>Sheets to start</h2>
-        <p>{{ Math.max(edition.state!.layers.length, form.plan.layersPlanned) }} layers, then finishing</p>
+        <p>{{ layers === 1 ? 'one layer' : `${layers} layers` }}, then finishing</p>
       </div>
       <OpenForm @submit.prevent="save">
         <SheetsToStart
@@ -135,6 +135,13 @@ async function addLayer() {
           <VBtn class="quiet" type="submit" :loading="busy">Add the layer</VBtn>
         </div>
       </OpenForm>
+    </section>
+    <section class="part">
+      <div class="part-head">
+        <h2>Whose edition it is</h2>
+        <p>they and staff act on it</p>
+      </div>
+      <WhoPrints />
     </section>
     <section v-if="edition.state!.earlierPlans.length > 0" class="part">
       <div class="part-head">

@@ -74,6 +74,8 @@ async function goneWrong(what: 'destroy-print' | 'withdraw-signing') {
   if (sheetId !== null && (await giving(() => edition.give(what, { sheetId, reason: why }))))
     wrong.value = { sheetId: null, reason: '' }
 }
+const signing = useGiving()
+const sign = (sheetId: number) => signing.giving(() => edition.give('sign', { sheetId }))
 const amendSize = () =>
   giving(() => edition.give('amend-size', JSON.parse(JSON.stringify(amend.value)))).then((done) => {
     if (done) amend.value.reason = ''
@@ -162,7 +164,8 @@ const amendSize = () =>
           <p class="line">
             {{ [lineOf(next).left, lineOf(next).middle, lineOf(next).right].filter(Boolean).join(' · ') }}
           </p>
-          <VBtn @click="edition.tap('sign', { sheetId: next.id })">Signed</VBtn>
+          <VBtn :loading="signing.busy.value" @click="sign(next.id)">Signed</VBtn>
+          <p v-if="signing.fault.value" class="trouble" role="alert">{{ signing.fault.value }}</p>
         </figcaption>
       </figure>
       <table class="ruled">
@@ -188,7 +191,7 @@ const amendSize = () =>
                 :checked="sheet.signed"
                 :disabled="sheet.signed || !!state.closedAt"
                 :aria-label="`Sheet ${sheet.id} signed`"
-                @click.prevent="edition.tap('sign', { sheetId: sheet.id })"
+                @click.prevent="sign(sheet.id)"
               />
             </td>
           </tr>

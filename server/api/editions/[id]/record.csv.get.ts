@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { sheetLines } from '#core/edition/record'
 import { readEdition } from '../../../services/editions'
-import { asking } from '../../../services/request'
+import { asking } from '../../../services/session'
 
 export default defineEventHandler(async (event) => {
   const { room } = await asking(event)

@@ -1,0 +1,41 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { changed } from '../../ground/fold'
+import { refuse } from '../../ground/refusal'
+import { isStaff, type Who } from '../../ground/who'
+import type { StudioState } from '../../stores/studio/state'
+import { studio } from '../../stores/studio/stream'
+import type { EditionState } from '../state'
+import { edition } from '../stream'
+import { theirs } from '../who'
+
+interface Named {
+  /** Who signs, when that is a person of the room. */
+  artistId: string | null
+  printerIds: string[]
+}
+
+const printersNamed = defineEvent(edition, 'printers-named', (state, { artistId, printerIds }: Named) =>
+  changed(state, { artistId, printerIds, printersGrow: false }),
+)
+
+/** Staff; and members for an edition of their own, so that two can print together. A student is let in by staff. */
+const whoLetsIn: Who<{ edition: EditionState }> = (asker, states, data) =>
+  isStaff(asker.role) || (asker.role === 'member' && theirs(asker, states, data))
+
+const isHere = (room: StudioState, id: string) => room.people[id]?.active === true
+
+/** Who the edition is said to be: whoever is named may act on it. */
+export const namePrinters = defineAct(edition, 'name-printers', whoLetsIn, {
+  needs: () => ({ room: studio.of() }),
+  events: [printersNamed],
+  rule: ({ edition, room }, { artistId, printerIds }: Named) => {
+    const before = new Set([edition.artistId, ...edition.printerIds])
+    const ids = [...new Set(printerIds)]
+    const fresh = [artistId, ...ids].filter((id): id is string => id !== null && !before.has(id))
+    if (!fresh.every((id) => isHere(room, id)))
+      return refuse('unknown-person', 'One of them is not in the pressroom any more. Reload the page.', 'printerIds')
+    if (artistId === null && ids.length === 0)
+      return refuse('nobody-named', 'Name at least one who prints, or the artist.', 'printerIds')
+    return [printersNamed.on(edition, { artistId, printerIds: ids })]
+  },
+})

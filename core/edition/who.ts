@@ -1,0 +1,13 @@
+import { isStaff, type Who } from '../ground/who'
+import type { EditionState } from './state'
+
+/** True for who is named on an edition as its artist or one of its printers. */
+export const isNamed = ({ artistId, printerIds }: EditionState, personId: string): boolean =>
+  artistId === personId || printerIds.includes(personId)
+
+/**
+ * Staff, and whoever is named on the edition: nobody else acts on it, though all may look. Of an edition that is not there
+ * anyone is told so.
+ */
+export const theirs: Who<{ edition: EditionState }> = ({ role, personId }, { edition }) =>
+  isStaff(role) || edition.plan === null || isNamed(edition, personId)

@@ -1,0 +1,84 @@
+import type { SecurityReply } from '#shared/replies/replies'
+import { type Connections, rows } from '../database/connections'
+
+export type SecurityKind =
+  | 'signed in'
+  | 'wrong secret'
+  | 'made to wait'
+  | 'signed out'
+  | 'sign-in ended'
+  | 'not allowed'
+  | 'turned away'
+  | 'room set up'
+  | 'person added'
+  | 'person changed'
+  | 'secret changed'
+  | 'secret set anew'
+  | 'in another’s name'
+  | 'backup made'
+
+interface Entry {
+  kind: SecurityKind
+  /** Whom it is about. */
+  person?: string | null
+  by?: string | null
+  address?: string
+  device?: string
+  detail?: string
+}
+
+/** Lines kept: a flood of strangers must not fill the disk. */
+const mostLines = 20_000
+
+const writeEvery = 1_000
+const mostBuffered = 500
+
+/** What could move a reader's terminal or run long is taken out: letters, figures and plain signs stay. */
+export function plainLine(text: string, longest = 200): string {
+  const plain = text.replace(/[\p{C}\p{Z}]+/gu, ' ').trim()
+  return plain.length > longest ? `${plain.slice(0, longest)}…` : plain
+}
+
+/** Who came, who was turned away, what changed about people. Written every second, since strangers can make many lines. */
+export class SecurityLog {
+  private buffer: unknown[][] = []
+  private timer: ReturnType<typeof setTimeout> | null = null
+
+  constructor(private readonly db: Connections) {}
+
+  note({ kind, person = null, by = null, address = '', device = '', detail = '' }: Entry): void {
+    // A flood says the same over and over: its first lines tell enough.
+    if (this.buffer.length >= mostBuffered) return
+    this.buffer.push([new Date().toISOString(), kind, person, by, address, plainLine(device, 80), plainLine(detail)])
+    this.timer ??= setTimeout(() => void this.write(), writeEvery)
+  }
+
+  /** Write what waits. */
+  async write(): Promise<void> {
+    if (this.timer) clearTimeout(this.timer)
+    this.timer = null
+    const lines = this.buffer
+    this.buffer = []
+    if (lines.length === 0) return
+    await this.db
+      .writing(async (writer) => {
+        await writer.query(
+          `INSERT INTO security_log (at, kind, person, done_by, address, device, detail)
+            SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5, value ->> 6 FROM json_each($1)`,
+          { bind: [JSON.stringify(lines)] },
+        )
+        await writer.query(`DELETE FROM security_log WHERE id <= (SELECT max(id) FROM security_log) - ${mostLines}`)
+      })
+      .catch((error: unknown) => console.error('The security log could not be written:', error))
+  }
+
+  /** The newest lines before one, newest first. */
+  async newest(limit: number, before: number | null): Promise<SecurityReply['lines']> {
+    await this.write()
+    return await rows(
+      this.db.reader,
+      `SELECT id, at, kind, person, done_by AS by, address, device, detail FROM security_log WHERE id < $1 ORDER BY id DESC LIMIT $2`,
+      [before ?? Number.MAX_SAFE_INTEGER, limit],
+    )
+  }
+}

@@ -1,0 +1,214 @@
+import { randomUUID } from 'node:crypto'
+import type { SignInReply } from '#shared/replies/replies'
+import { type Connections, rows } from '../database/connections'
+import type { Beside } from '../database/writing'
+import { seal, unseal } from './sealed'
+
+/**
+ * `open`: who holds its cookie is signed in. `left`: another took over, or it went idle; nobody is signed in by it, and taps
+ * made under it are still its person's. `ended`: neither.
+ */
+type State = 'open' | 'left' | 'ended'
+
+export interface SignIn {
+  id: string
+  personId: string
+  device: string
+  /** The person's own device, which does not go idle. */
+  own: boolean
+  address: string
+  agent: string
+  startedAt: string
+  seenAt: string
+  state: State
+}
+
+interface Row {
+  id: string
+  person: string
+  device: string
+  own: number
+  address: string
+  agent: string
+  started_at: string
+  seen_at: string
+  state: State
+}
+
+/** Where a sign-in comes from. */
+export interface Whence {
+  device: string
+  own: boolean
+  address: string
+  agent: string
+}
+
+/** After so long a sign-in is over in any case, and so is what it vouches for. */
+export const longestSignIn = 14 * 24 * 60 * 60_000
+
+/** How long a secret given again stands for the person. */
+const sureFor = 10 * 60_000
+
+/** How often it is written down that someone was seen: what is lost with a crash is a minute of idleness. */
+const seenEvery = 60_000
+
+/** Who is signed in where. Kept on disk, so that a restart signs nobody out, and in memory, since each request asks. */
+export class SignIns {
+  private readonly known = new Map<string, SignIn>()
+  private readonly written = new Map<string, number>()
+  /** When a person last gave the secret again, or did what asks for it. */
+  private readonly sure = new Map<string, number>()
+
+  constructor(
+    private readonly db: Connections,
+    private readonly secret: string,
+    /** Called when some have ended. */
+    private readonly onEnded: () => void = () => {},
+    private readonly clock: () => number = Date.now,
+  ) {}
+
+  async load(): Promise<void> {
+    const since = new Date(this.clock() - longestSignIn).toISOString()
+    await this.db.writing((writer) => writer.query('DELETE FROM sign_ins WHERE started_at < $1', { bind: [since] }))
+    for (const { person, started_at, seen_at, own, ...row } of await rows<Row>(
+      this.db.reader,
+      'SELECT * FROM sign_ins',
+    ))
+      this.known.set(row.id, { ...row, personId: person, own: own === 1, startedAt: started_at, seenAt: seen_at })
+  }
+
+  /** A sign-in of that id by which someone is signed in now. @param idleMinutes after so many without a touch it is left; 0 never */
+  open(id: string | undefined, idleMinutes: number): SignIn | null {
+    const found = id === undefined ? undefined : this.known.get(id)
+    if (!found || found.state !== 'open' || this.isOver(found)) return null
+    if (found.own || idleMinutes === 0 || this.clock() - Date.parse(found.seenAt) <= idleMinutes * 60_000) return found
+    void this.leave(found).catch(() => undefined)
+    return null
+  }
+
+  /** True while it has not been left or ended. */
+  isOpen(id: string): boolean {
+    return this.known.get(id)?.state === 'open'
+  }
+
+  /** True when that person signed in at that device before. */
+  knows(personId: string, device: string): boolean {
+    return [...this.known.values()].some((one) => one.personId === personId && one.device === device)
+  }
+
+  /** Begin one; whoever was signed in at the same device by the same browser has left. Durable when it resolves. */
+  async begin(personId: string, whence: Whence, before: SignIn | null): Promise<SignIn> {
+    const at = new Date(this.clock()).toISOString()
+    const begun: SignIn = { id: randomUUID(), personId, ...whence, startedAt: at, seenAt: at, state: 'open' }
+    if (before) await this.leave(before)
+    try {
+      await this.put(begun)
+    } catch (error) {
+      this.known.delete(begun.id)
+      throw error
+    }
+    return begun
+  }
+
+  /** Its person touched something. */
+  touch({ id }: SignIn): void {
+    const found = this.known.get(id)
+    if (found?.state !== 'open') return
+    const now = this.clock()
+    const seen = { ...found, seenAt: new Date(now).toISOString() }
+    this.known.set(id, seen)
+    if (now - (this.written.get(id) ?? 0) >= seenEvery) void this.put(seen).catch(() => undefined)
+  }
+
+  /** The person gave the secret once more. */
+  confirm({ id }: SignIn): void {
+    this.sure.set(id, this.clock())
+  }
+
+  /** True a while after the secret was given again, and as long as one thing that asks for it follows the other. */
+  isSure(signIn: SignIn): boolean {
+    const isSure = this.clock() - (this.sure.get(signIn.id) ?? -Infinity) < sureFor
+    if (isSure) this.confirm(signIn)
+    return isSure
+  }
+
+  /** Nobody is signed in by it any more; its taps on the way stay its person's. */
+  async leave({ id }: SignIn): Promise<void> {
+    const found = this.known.get(id)
+    if (found?.state !== 'open') return
+    const done = this.put({ ...found, state: 'left' })
+    this.onEnded()
+    await done
+  }
+
+  /** End one for good, with what it vouches for. @returns false when there is none of that id */
+  async end(id: string): Promise<boolean> {
+    const found = this.known.get(id)
+    if (!found) return false
+    const done = this.put({ ...found, state: 'ended' })
+    this.onEnded()
+    await done
+    return true
+  }
+
+  /** What to write to end all of a person's, in the transaction that takes the person off or changes the secret. */
+  ending(personId: string, but: SignIn | null): Beside {
+    return {
+      sql: `UPDATE sign_ins SET state = 'ended' WHERE person = $1 AND id <> $2`,
+      bind: [personId, but?.id ?? ''],
+    }
+  }
+
+  /** Take in memory what `ending` wrote. */
+  ended(personId: string, but: SignIn | null): void {
+    for (const one of this.known.values())
+      if (one.personId === personId && one.id !== but?.id) this.known.set(one.id, { ...one, state: 'ended' })
+    this.onEnded()
+  }
+
+  /** What a browser keeps with its taps: that this person was signed in at this device. */
+  proofOf({ id }: SignIn): string {
+    return seal(this.secret, 'tap', id)
+  }
+
+  /** True when the proof is of that person at that device, and has not been revoked. */
+  vouches(proof: string, personId: string, device: string): boolean {
+    const found = this.known.get(unseal(this.secret, 'tap', proof) ?? '')
+    if (!found || found.state === 'ended' || this.isOver(found)) return false
+    return found.personId === personId && found.device === device
+  }
+
+  /** Those that are open, the last seen first. @param mine the asker's own */
+  list(mine: SignIn): SignInReply[] {
+    return [...this.known.values()]
+      .filter((one) => one.state === 'open' && !this.isOver(one))
+      .sort((a, b) => b.seenAt.localeCompare(a.seenAt))
+      .map(({ id, personId, own, address, agent, startedAt, seenAt }) => ({
+        id,
+        personId,
+        own,
+        address,
+        agent,
+        startedAt,
+        seenAt,
+        isHere: id === mine.id,
+      }))
+  }
+
+  private isOver({ startedAt }: SignIn): boolean {
+    return this.clock() - Date.parse(startedAt) > longestSignIn
+  }
+
+  /** Known at once and written in turn, so that what ends last is what stays on disk. */
+  private async put(signIn: SignIn): Promise<void> {
+    this.known.set(signIn.id, signIn)
+    this.written.set(signIn.id, this.clock())
+    const { id, personId, device, own, address, agent, startedAt, seenAt, state } = signIn
+    await this.db.writing((writer) =>
+      writer.query(
+        'INSERT OR REPLACE INTO sign_ins (id, person, device, own, address, agent, started_at, seen_at, state) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
+        { bind: [id, personId, device, own ? 1 : 0, address, agent, startedAt, seenAt, state] },
+      ),
+    )
+  }
+}
