@@ -1,3 +1,4 @@
+import { doerWords } from '#core/ground/envelope'
 import { standardWord } from '#core/edition/standards'
 import { select } from 'd3-selection'
 import type { Adjustment, EditionState } from '#core/edition/state'
@@ -53,7 +54,7 @@ export function strokesOf(
     const standard = bat ? `the ${standardWord(state, pull.layerId)}` : ''
     const words = ticksBefore(adjustments, from, pull.ordinal)
     const layer = layerOf(state, pull.layerId)?.name ?? ''
-    const by = nameOf(pull.by)
+    const by = doerWords(pull, nameOf)
     // Written out once: a stroke that is as it was is the same object, and is not drawn again.
     const said = `${stored} ${standard} ${layer} ${by} ${words.join()}`
     const known = written.get(pull)

@@ -87,6 +87,7 @@ export function recordPull(
     seq: event.seq,
     at: event.occurredAt,
     by: event.actor,
+    via: event.via ?? null,
     voided: false,
     disputed,
   }

@@ -1,3 +1,4 @@
+import { doerWords } from '../ground/envelope'
 import { numberAsWritten } from '../print/pencil-line'
 import type { EditionPlan } from '../plan/plan'
 import { allSeries, type Series } from '../print/series'
@@ -30,6 +31,7 @@ export interface EditionRecord {
   count: Count
   impressions: number
   bat: { pull: number; at: string } | null
+  /** `by` names who did it, and who handed it in when that was somebody else. */
   amendments: { size: number; reason: string; at: string; by: string }[]
   sheets: SheetLine[]
 }
@@ -119,7 +121,7 @@ export function editionRecord(state: EditionState, studio: StudioState, nameOf: 
     count: countEdition(state),
     impressions: live.length,
     bat: bat ? { pull: pullOf(state, bat.pullId)?.ordinal ?? 0, at: bat.at } : null,
-    amendments: state.amendments.map((amendment) => ({ ...amendment, by: nameOf(amendment.by) })),
+    amendments: state.amendments.map(({ by, via, ...amended }) => ({ ...amended, by: doerWords({ by, via }, nameOf) })),
     sheets: sheetLines(state),
   }
 }

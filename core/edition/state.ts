@@ -1,3 +1,4 @@
+import type { Doer } from '../ground/envelope'
 import type { OverprintPlan } from '../ink/roll-up'
 import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan } from '../plan/plan'
@@ -39,7 +40,7 @@ export interface EditionState {
   /** True of an edition from before anyone was named: whoever does something on it is a printer of it. */
   printersGrow: boolean
   /** Plans that were in force before, oldest first, with the reason for each change. */
-  earlierPlans: { plan: EditionPlan; reason: string; at: string; by: string; sheetsTorn: number }[]
+  earlierPlans: ({ plan: EditionPlan; reason: string; at: string; sheetsTorn: number } & Doer)[]
   /** How its sheets are got out of the paper, once planned. */
   piece: PiecePlan | null
   blocks: Block[]
@@ -57,7 +58,7 @@ export interface EditionState {
   earlierStandards: { layerId: string; pullId: string; reason: string }[]
   /** Size of each series once numbers were given. */
   seriesSize: Partial<Record<Series, number>>
-  amendments: { size: number; reason: string; at: string; by: string }[]
+  amendments: ({ size: number; reason: string; at: string } & Doer)[]
   startedAt: string
   changedAt: string
   closedAt: string | null

@@ -26,7 +26,24 @@ export interface LedgerEvent<Type extends string = string, Data = unknown> {
 }
 
 /** What of an event an evolver may read: nothing that depends on when or how it was stored. */
-export type Happening = Pick<LedgerEvent, 'stream' | 'seq' | 'type' | 'version' | 'actor' | 'occurredAt' | 'data'>
+export type Happening = Pick<LedgerEvent, 'stream' | 'seq' | 'type' | 'version' | 'actor' | 'occurredAt' | 'data'> &
+  // What a browser foresees has not been handed in yet.
+  Partial<Pick<LedgerEvent, 'via'>>
+
+/** Who did something, and who handed it in when that was somebody else. */
+export interface Doer {
+  by: string
+  via: string | null
+}
+
+/** “Ada Pell”, or “Ada Pell (handed in by Tove Brand)”. */
+export function doerWords({ by, via }: Doer, nameOf: (id: string) => string): string {
+  return via === null ? nameOf(by) : `${nameOf(by)} (handed in by ${nameOf(via)})`
+}
+
+export function doerOf({ actor, via }: Happening): Doer {
+  return { by: actor, via: via ?? null }
+}
 
 /** An event as a rule proposes it, before the ledger gives it a place. */
 export interface NewEvent<Type extends string = string, Data = unknown> {

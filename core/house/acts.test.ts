@@ -1,9 +1,10 @@
 import { readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { type Context, type Role, roles } from '../ground/envelope'
-import { actOf, acts, type CommandType, eventOf } from './acts'
+import { actOf, acts, eventOf } from './acts'
 import { emptyEdition } from '../edition/state'
 import { plan } from '../../tests/fixtures/press-table'
+import { mayDo } from '../../tests/fixtures/rights'
 import { decide } from './streams'
 
 const folder = (path: string) => new URL(`../${path}/`, import.meta.url)
@@ -24,90 +25,6 @@ describe('the list of acts', () => {
     }
   })
 })
-
-/** Who may do each thing: of an edition staff, those named on it, or members named on it; of the rest the fewest who may. */
-const who: Record<CommandType, Role | 'named' | 'named member'> = {
-  'start-edition': 'student',
-  'name-printers': 'named member',
-  'change-plan': 'named',
-  'add-layer': 'named',
-  'change-layer': 'named',
-  'set-zones': 'named',
-  'set-press': 'named',
-  'plan-piece': 'named',
-  tear: 'named',
-  'prepare-block': 'named',
-  'use-block': 'named',
-  'keep-block': 'member',
-  'cancel-block': 'member',
-  'change-block': 'named',
-  'record-block-state': 'named',
-  'find-exposure': 'named',
-  'draw-register': 'named',
-  'set-roll-up': 'named',
-  'set-inked-share': 'named',
-  'plan-overprint': 'named',
-  'plan-blend': 'named',
-  pull: 'named',
-  'judge-pull': 'named',
-  'void-pull': 'named',
-  'restore-pull': 'named',
-  'settle-dispute': 'instructor',
-  adjust: 'named',
-  'void-adjustment': 'named',
-  'approve-proof': 'named',
-  'declare-dry': 'named',
-  'cut-further': 'named',
-  'spoil-sheet': 'named',
-  'recover-sheet': 'named',
-  'split-sheet': 'named',
-  curate: 'named',
-  'give-numbers': 'named',
-  'withdraw-numbers': 'named',
-  sign: 'named',
-  'withdraw-signing': 'instructor',
-  'destroy-print': 'named',
-  'amend-size': 'instructor',
-  close: 'named',
-  reopen: 'instructor',
-  'add-lot': 'member',
-  'describe-lot': 'member',
-  'buy-paper': 'member',
-  'count-lot': 'member',
-  'ration-paper': 'instructor',
-  'release-paper': 'instructor',
-  'return-paper': 'student',
-  'mix-batch': 'student',
-  'add-ink': 'student',
-  'draw-ink': 'student',
-  'reweigh-batch': 'student',
-  'keep-batch': 'student',
-  'see-draw-down': 'student',
-  'weigh-run': 'student',
-  'add-tub': 'member',
-  'describe-tub': 'member',
-  'weigh-tub': 'member',
-  'add-press': 'instructor',
-  'set-up': 'student',
-  'set-studio': 'manager',
-  'add-past-editions': 'instructor',
-  'withdraw-past-edition': 'instructor',
-  'set-series-format': 'member',
-  'set-roller': 'member',
-  'retire-roller': 'member',
-  'add-person': 'manager',
-  'change-person': 'manager',
-}
-
-const isStaff = (role: Role) => role === 'manager' || role === 'instructor'
-
-function mayDo(type: CommandType, role: Role, isNamed: boolean): boolean {
-  const allowed = who[type]
-  if (allowed === 'named') return isStaff(role) || isNamed
-  if (allowed === 'named member') return isStaff(role) || (isNamed && role === 'member')
-  // Roles are listed from the most to the fewest rights.
-  return roles.indexOf(role) <= roles.indexOf(allowed)
-}
 
 const asker = (role: Role): Context => ({
   personId: 'p1',

@@ -90,12 +90,13 @@ describe('events', () => {
     expect(events).toEqual(
       table.events
         .filter((event) => event.stream === table.stream)
-        .map(({ stream, seq, type, version, actor, occurredAt, data }) => ({
+        .map(({ stream, seq, type, version, actor, via, occurredAt, data }) => ({
           stream,
           seq,
           type,
           version,
           actor,
+          via,
           occurredAt,
           data,
         })),

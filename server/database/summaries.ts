@@ -31,7 +31,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 5
+export const summaryVersion = 6
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -141,7 +141,10 @@ function pressSummary(state: PressState): PressSummary {
   return { id: streamId(state.stream), name: state.name, kind: state.kind, divisions: state.divisions }
 }
 
-/** A stream's line for the lists, or null for streams that have none. */
+/**
+ * A stream's line for the lists, or null for streams that have none.
+ * @param changedAt when its last event was stored: lists are in the order of the server's clock, never of a browser's
+ */
 export function summaryRow(state: StreamState, changedAt: string): SummaryRow | null {
   const kind = streamKind(state.stream)
   const row = (title: string, word: string, data: object): SummaryRow => ({
@@ -156,9 +159,7 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
   switch (kind) {
     case 'edition': {
       const edition = state as EditionState
-      return edition.plan === null
-        ? null
-        : { ...row(edition.title, stateWord(edition), editionSummary(edition)), changed_at: edition.changedAt }
+      return edition.plan === null ? null : row(edition.title, stateWord(edition), editionSummary(edition))
     }
     case 'lot':
       return row((state as LotState).name, '', lotSummary(state as LotState))

@@ -100,12 +100,9 @@ export async function readFloor(room: Pressroom, now: number): Promise<FloorRepl
     `SELECT state, count(*) AS editions FROM summaries WHERE kind = 'edition' GROUP BY state`,
   )
   return {
-    running: open
-      .filter(
-        (edition) =>
-          edition.lastPullAt !== null && now - Date.parse(edition.lastPullAt) < sinceShown && edition.unfinished > 0,
-      )
-      .sort((a, b) => b.lastPullAt!.localeCompare(a.lastPullAt!)),
+    running: room.pulledLately
+      .since(now - sinceShown)
+      .flatMap((id) => open.find((edition) => edition.id === id && edition.unfinished > 0) ?? []),
     decisions: open.flatMap(decisionsFor),
     counts,
   }

@@ -22,6 +22,8 @@ export interface Submission {
   via: string | null
   /** Whose act the request said it was: a repetition is known by what was sent, whoever hands it in. */
   saidBy?: string
+  /** When it counts as stored, for a history that is loaded; now, when not given. */
+  recordedAt?: string
   /** Written in the same transaction. */
   beside?: Beside[]
 }
@@ -237,7 +239,7 @@ export class Ledger {
       decision.events,
       working,
       this.position + events.length,
-      deciding.recordedAt,
+      waiting.submission.recordedAt ?? deciding.recordedAt,
     )
     for (const standing of made.standings.values()) working.set(standing.state.stream, standing)
     events.push(...made.events)
@@ -256,11 +258,11 @@ export class Ledger {
 }
 
 /** What a decided group stores: of the commands those that made events, each stream’s list entry once. */
-function groupOf(before: Head, outcomes: readonly Outcome[], { events, working, recordedAt }: Deciding): Group {
+function groupOf(before: Head, outcomes: readonly Outcome[], { events, working }: Deciding): Group {
   const written = outcomes.flatMap(({ waiting, answer }) =>
     answer.status === 'stored' && !answer.repeated ? [{ waiting, reply: answer.reply }] : [],
   )
-  const touched = [...new Set(events.map((event) => event.stream))]
+  const storedAt = new Map(events.map((event) => [event.stream, event.recordedAt]))
   return {
     events,
     head: events.reduce((head, { hash }) => headAfter(head, hash), before.head),
@@ -269,7 +271,7 @@ function groupOf(before: Head, outcomes: readonly Outcome[], { events, working, 
       bodyHash: waiting.bodyHash,
       reply: JSON.stringify(reply),
     })),
-    summaries: touched.flatMap((stream) => summaryRow(working.get(stream)!.state, recordedAt) ?? []),
+    summaries: [...storedAt].flatMap(([stream, at]) => summaryRow(working.get(stream)!.state, at) ?? []),
     beside: written.flatMap(({ waiting }) => waiting.submission.beside ?? []),
   }
 }

@@ -163,6 +163,10 @@ export class People {
 
   /** Keep another secret. Every sign-in but the one it is asked by ends. */
   async setSecret(id: string, secret: string, by: Asker, here: SignIn): Promise<PersonResult> {
+    const person = this.known.get(id)
+    // Asked again when it is this change's turn; asked now so that nobody makes the server hash for nothing.
+    const refusal = person ? this.mayNotSet(person, by) : noSuchPerson
+    if (refusal) return { refusal }
     const kept = await hashSecret(secret)
     return await this.inTurn(() => this.setSecretNow(id, kept, by, here))
   }

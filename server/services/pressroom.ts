@@ -14,6 +14,7 @@ import { Live } from '../live/live'
 import { Streams } from '../live/streams'
 import type { StudioState } from '#core/stores/studio/state'
 import { PassBook } from './pass-book'
+import { PulledLately } from './pulled-lately'
 import { People } from './people'
 import { Pictures } from './pictures'
 import { SecurityLog } from './security-log'
@@ -40,6 +41,7 @@ export interface Pressroom {
   backups: Backups
   handOuts: HandOuts
   passBook: PassBook
+  pulledLately: PulledLately
   pictures: Pictures
   close: () => Promise<void>
 }
@@ -133,17 +135,20 @@ export async function openPressroom(folder: string, demo: boolean): Promise<Pres
 async function fill(folder: string, demo: boolean, db: Connections, unlock: () => Promise<void>): Promise<Pressroom> {
   const live = new Live(db.long)
   const passBook = new PassBook()
+  const pulledLately = new PulledLately()
   const headFile = await HeadFile.open(folder)
   const ledger = new Ledger(
     db,
     (events, states) => {
       passBook.take(states)
+      pulledLately.take(events)
       live.publish(events)
     },
     (head) => headFile.write(head),
   )
   await ledger.open()
   await headFile.begin(ledger.reach)
+  await pulledLately.load(db.long, ledger.position)
   const check = new LedgerCheck(db, ledger, folder)
   const rebuilt = await rebuildSummaries(db.writer, db.long, (done, of) => {
     if (done % 500 === 0) console.info(`Rebuilding the lists from the ledger: ${done} of ${of}`)
@@ -176,6 +181,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     backups,
     handOuts: new HandOuts(),
     passBook,
+    pulledLately,
     pictures: new Pictures(folder),
     close: async () => {
       streams.close()

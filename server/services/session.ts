@@ -50,6 +50,13 @@ export async function staffAsking(event: H3Event): Promise<Signed & { room: Pres
   throw failure({ code: 'not-allowed', message: 'This is for the manager and instructors. Ask one of them.' })
 }
 
+/** And for the manager: asked at the door, since a look at the list or a hash of a secret is nobody else's to cause. */
+export async function managerAsking(event: H3Event): Promise<Signed & { room: Pressroom }> {
+  const asked = await asking(event)
+  if (asked.person.role === 'manager') return asked
+  throw failure({ code: 'not-allowed', message: 'People are added and changed by the manager. Ask them.' })
+}
+
 export const addressOf = (event: H3Event): string => getRequestIP(event) ?? ''
 
 /** Sign a person in at this browser; whoever was signed in here before has left. */

@@ -15,7 +15,7 @@ import { failure } from './failure'
 /** Who hands a command in, from where. */
 export interface Sender {
   person: Person
-  /** Null for what the room itself hands in, such as its demo. */
+  /** Null for what the room itself hands in: a history, stored as of when it happened. */
   signIn: SignIn | null
 }
 
@@ -75,6 +75,7 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
     device: station,
     via: person.id === sender.person.id ? null : sender.person.id,
     saidBy: request.by,
+    recordedAt: sender.signIn ? undefined : request.occurredAt,
   })
   switch (answer.status) {
     case 'stored':

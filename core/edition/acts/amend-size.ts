@@ -1,4 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
+import { doerOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -22,7 +23,7 @@ const sizeAmended = defineEvent(edition, 'size-amended', (state, data: Amended, 
   return changed(state, {
     plan: state.plan === null ? null : { ...state.plan, size, proofs },
     seriesSize: Object.fromEntries(known.map(([series, before]) => [series, sizeIn(data, series) ?? before])),
-    amendments: appended(state.amendments, { size, reason, at: event.occurredAt, by: event.actor }),
+    amendments: appended(state.amendments, { size, reason, at: event.occurredAt, ...doerOf(event) }),
   })
 })
 

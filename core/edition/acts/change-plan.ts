@@ -1,4 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
+import { doerOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { type EditionPlan, planDefaults } from '../../plan/plan'
@@ -32,7 +33,7 @@ const planChanged = defineEvent(
               plan: state.plan,
               reason,
               at: event.occurredAt,
-              by: event.actor,
+              ...doerOf(event),
               sheetsTorn: state.made,
             }),
     }),

@@ -1,10 +1,10 @@
 import { AddPerson } from '#shared/commands/people'
 import { failure } from '../../services/failure'
 import { readChecked } from '../../services/request'
-import { asking } from '../../services/session'
+import { managerAsking } from '../../services/session'
 
 export default defineEventHandler(async (event) => {
-  const { room, person } = await asking(event)
+  const { room, person } = await managerAsking(event)
   const given = await readChecked(event, AddPerson)
   const result = await room.people.add(given.name, given.role, given.secret, person)
   if ('refusal' in result) throw failure(result.refusal)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doerWords } from '#core/ground/envelope'
 import type { EditionPlan } from '#core/plan/plan'
 import { planChanges } from '#core/plan/changes'
 import { pieceSize } from '#core/paper/piece'
@@ -150,7 +151,7 @@ async function addLayer() {
       </div>
       <ul class="lines">
         <li v-for="(earlier, i) in versions" :key="i">
-          {{ date(earlier.at) }}, {{ session.nameOf(earlier.by) }},
+          {{ date(earlier.at) }}, {{ doerWords(earlier, session.nameOf) }},
           {{ earlier.sheetsTorn > 0 ? `with ${earlier.sheetsTorn} sheets torn` : 'before any sheet was torn' }}.
           {{ earlier.changes }}<span v-if="earlier.reason" class="soft"> · {{ earlier.reason }}</span>
         </li>

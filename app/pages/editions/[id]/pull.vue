@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doerWords } from '#core/ground/envelope'
 import { routineWords } from '#core/ink/roll-up'
 import { layersOn, placeOf } from '#core/edition/places'
 import { tallied } from '#core/edition/tally'
@@ -106,7 +107,7 @@ const spoil = async () => {
         <li v-for="p in disputed" :key="p.pullId" class="dispute">
           <p>
             <strong>Pull {{ p.ordinal }}</strong
-            >, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') }}, by {{ session.nameOf(p.by) }}.
+            >, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') }}, by {{ doerWords(p, session.nameOf) }}.
             {{ p.disputed!.message }}
           </p>
           <VTextField v-model="settlement(p.pullId).reason" label="What really happened" />

@@ -1,10 +1,10 @@
 import { ChangePerson } from '#shared/commands/people'
 import { failure } from '../../../services/failure'
 import { readChecked } from '../../../services/request'
-import { asking } from '../../../services/session'
+import { managerAsking } from '../../../services/session'
 
 export default defineEventHandler(async (event) => {
-  const { room, person } = await asking(event)
+  const { room, person } = await managerAsking(event)
   const id = getRouterParam(event, 'id') ?? ''
   const given = await readChecked(event, ChangePerson)
   const result = await room.people.change(id, given, person)
