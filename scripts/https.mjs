@@ -1,5 +1,6 @@
 import 'reflect-metadata'
 import { webcrypto } from 'node:crypto'
+import { subscribe } from 'node:diagnostics_channel'
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { hostname, networkInterfaces } from 'node:os'
@@ -12,7 +13,7 @@ const day = 24 * 60 * 60_000
 const authorityLasts = 3650 * day
 /** Browsers take no server certificate that lasts longer. */
 const serverLasts = 397 * day
-/** Renewed at the first start within so long of its end. */
+/** Renewed so long before its end. */
 const renewedBefore = 120 * day
 const algorithm = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' }
 
@@ -125,6 +126,28 @@ export async function serverCertificate(folder, now = Date.now()) {
   return { cert, key, authority, dns, ip }
 }
 
+/**
+ * Give every server that answers in this process the certificate of the day: one that runs for a year must not end with its
+ * first, nor go by an address the machine had in spring.
+ */
+export function renewing(folder, { every = 60 * 60_000, clock = Date.now } = {}) {
+  const servers = new Set()
+  // Said for each connection, whatever library opened the server.
+  subscribe('net.server.socket', ({ socket }) => {
+    if (socket.server?.setSecureContext) servers.add(socket.server)
+  })
+  let inForce = null
+  const look = async () => {
+    const { cert, key } = await serverCertificate(folder, clock())
+    if (inForce !== null && cert !== inForce) for (const server of servers) server.setSecureContext({ cert, key })
+    inForce = cert
+  }
+  const tryIt = () =>
+    void look().catch((error) => console.error(`The certificate could not be renewed: ${error.message}`))
+  tryIt()
+  return setInterval(tryIt, every).unref()
+}
+
 /** A page over plain HTTP that gives away the authority's certificate, which is no secret, and says what to do with it. */
 function serveAuthority(port, authority, address) {
   const page = `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Trust this pressroom</title>
@@ -150,11 +173,13 @@ function serveAuthority(port, authority, address) {
 
 /** Open to the room over HTTPS, with a certificate of the room's own authority. */
 export async function openTo({ port, data }) {
-  const { cert, key, authority, dns, ip } = await serverCertificate(join(data, 'https'))
+  const folder = join(data, 'https')
+  const { cert, key, authority, dns, ip } = await serverCertificate(folder)
   Object.assign(process.env, { NITRO_SSL_CERT: cert, NITRO_SSL_KEY: key })
   const name = dns.find((one) => one.endsWith('.local')) ?? dns[0]
   const place = ip.find((one) => one !== '127.0.0.1')
   const trustPort = Number(port) + 1
+  renewing(folder)
   serveAuthority(trustPort, authority, `https://${name}:${port}/`)
   console.info(`In the room: https://${name}:${port}/${place ? ` or https://${place}:${port}/` : ''}`)
   console.info(`On each tablet once, before that: http://${place ?? name}:${trustPort}/ , and what it says there.`)

@@ -38,6 +38,7 @@ const stream = (stays) =>
   })
 
 const acknowledged = new Map()
+const fresh = server.memory().now
 
 /** So many stations pull from so many editions for a while. */
 async function press(stations, editions, sheets, ms) {
@@ -140,8 +141,8 @@ say('breaks in the ledger', `${check.breaks.length} in ${check.looked} events`, 
 await pause(10_000)
 const now = server.memory().now
 say(
-  'memory after the presses, and at the end',
-  `${level} MB, ${now} MB`,
+  'memory of a fresh server, after the presses, and at the end',
+  `${fresh} MB, ${level} MB, ${now} MB`,
   'no more than 120 MB above',
   now - level < 120,
 )

@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto'
 import { createReadStream, existsSync } from 'node:fs'
-import { chmod, copyFile, mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
+import { chmod, copyFile, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
 import type { Sequelize } from 'sequelize'
 import type { StudioState } from '#core/stores/studio/state'
 import type { BackupsReply } from '#shared/replies/replies'
+import { durable } from '../database/durable'
 import { type Head, HeadFile } from '../database/heads'
 
 /** What a backup says of itself, in `backup.json`. */
@@ -30,11 +31,6 @@ export async function hashOfFile(file: string): Promise<string> {
   const hash = createHash('sha256')
   for await (const chunk of createReadStream(file)) hash.update(chunk as Buffer)
   return hash.digest('hex')
-}
-
-async function syncFolder(folder: string): Promise<void> {
-  const handle = await open(folder, 'r')
-  await handle.sync().finally(() => handle.close())
 }
 
 /** Whole copies of the room, made while it runs: the ledger as of one moment, its head, and every picture. */
@@ -111,7 +107,7 @@ export class Backups {
     try {
       const note = await this.fill(draft, made)
       await rename(draft, place)
-      await syncFolder(this.folder)
+      await durable(this.folder)
       this.newest = { note, madeAt: performance.now() }
       return note
     } catch (error) {
@@ -145,11 +141,7 @@ export class Backups {
       bytes: size,
     }
     await writeFile(join(draft, 'backup.json'), `${JSON.stringify(note, null, 2)}\n`, { mode: 0o600 })
-    for (const name of ['ledger.sqlite', 'backup.json']) {
-      const handle = await open(join(draft, name), 'r')
-      await handle.sync().finally(() => handle.close())
-    }
-    await syncFolder(draft)
+    for (const name of ['ledger.sqlite', 'backup.json', '.']) await durable(join(draft, name))
     return note
   }
 

@@ -1,3 +1,4 @@
+import { hasNoRoom } from '../database/durable'
 import type { Refusal } from '#core/ground/refusal'
 
 /** A command that the server fell over: nothing of it was done, and the log tells why under the reference. */
@@ -10,15 +11,14 @@ export function stumbled(reference: string): Refusal {
 
 /** What to tell whoever waits when a group could not be stored. */
 export function storageRefusal(error: unknown): Refusal {
-  const text = String((error as Error).message)
-  if (/SQLITE_FULL|disk is full/.test(text)) {
+  if (hasNoRoom(error)) {
     return {
       code: 'disk-full',
       message:
         'The server’s disk is full, so nothing was stored. Your taps are kept here and are sent again; make room on the disk.',
     }
   }
-  if (/SQLITE_BUSY|SQLITE_LOCKED/.test(text)) {
+  if (/SQLITE_BUSY|SQLITE_LOCKED/.test(String((error as Error).message))) {
     return {
       code: 'busy',
       message:

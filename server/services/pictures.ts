@@ -4,6 +4,7 @@ import { open, readFile, rename, unlink } from 'node:fs/promises'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import type { PictureReply } from '#shared/replies/replies'
+import { durable, hasNoRoom } from '../database/durable'
 import { failure } from './failure'
 
 /** Largest file anyone may hand in. */
@@ -15,8 +16,9 @@ const longest = 2400
 /** Few cameras make more; a small file can hold a picture that would fill the memory. */
 const mostPixels = 64_000_000
 
-/** Pictures that may wait while one is decoded. */
-const mostWaiting = 12
+/** Pictures that may be on their way in at once, and of one person's. */
+const mostAtOnce = 12
+const mostOfOne = 4
 
 /** Drawings with instructions in them are left out: only pictures made of dots. */
 const kinds: ReadonlySet<string> = new Set(['jpeg', 'png', 'webp', 'tiff', 'gif', 'heif', 'avif'])
@@ -43,7 +45,8 @@ const name = /^[0-9a-f]{64}$/
  */
 export class Pictures {
   private readonly folder: string
-  private waiting = 0
+  /** Whose pictures are on their way in. */
+  private readonly coming: string[] = []
   private turn: Promise<unknown> = Promise.resolve()
 
   constructor(dataFolder: string) {
@@ -63,23 +66,30 @@ export class Pictures {
   }
 
   /**
-   * Keep a picture: turned upright, shrunk, and rid of what the camera wrote into it.
-   * @throws a failure when it is none
+   * Let somebody hand one in, before a byte of it is read: what has come in whole and waits fills the memory.
+   * @throws a failure when too many are on their way
    */
-  async keep(given: Buffer): Promise<PictureReply> {
-    if (this.waiting >= mostWaiting)
+  async from(personId: string, handIn: () => Promise<PictureReply>): Promise<PictureReply> {
+    const own = this.coming.filter((id) => id === personId).length
+    if (this.coming.length >= mostAtOnce || own >= mostOfOne)
       throw failure({
         code: 'wait',
         field: 'picture',
         message: 'Many pictures come in at this moment. Wait a little, then hand it in again. Nothing was lost.',
       })
-    this.waiting += 1
+    this.coming.push(personId)
+    return await handIn().finally(() => this.coming.splice(this.coming.indexOf(personId), 1))
+  }
+
+  /**
+   * Keep a picture: turned upright, shrunk, and rid of what the camera wrote into it.
+   * @throws a failure when it is none
+   */
+  async keep(given: Buffer): Promise<PictureReply> {
     // One is decoded at a time: several would keep memory and processors from the pulls.
     const kept = this.turn.then(() => this.keepNow(given))
     this.turn = kept.catch(() => undefined)
-    return await kept.finally(() => {
-      this.waiting -= 1
-    })
+    return await kept
   }
 
   private async keepNow(given: Buffer): Promise<PictureReply> {
@@ -116,10 +126,9 @@ export class Pictures {
       await rename(draft, this.file(id))
     } catch (error) {
       await unlink(draft).catch(() => undefined)
-      throw (error as NodeJS.ErrnoException).code === 'ENOSPC' ? noRoom() : error
+      throw hasNoRoom(error) ? noRoom() : error
     }
-    const folder = await open(this.folder, 'r')
-    await folder.sync().finally(() => folder.close())
+    await durable(this.folder)
   }
 
   /** The bytes of a picture. Read whole, so that a browser which leaves early leaves no open file behind. */

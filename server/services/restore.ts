@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
-import { copyFile, mkdir, open, readdir, readFile, rename, rm } from 'node:fs/promises'
+import { copyFile, mkdir, readdir, readFile, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { allBreaks } from '../database/breaks'
 import { DatabaseUnusable, lockFolder, openConnections, rows } from '../database/connections'
+import { durable } from '../database/durable'
 import { HeadFile, missingFrom, storedHead } from '../database/heads'
 import { beginLineage } from '../database/lineage'
 import { migrate } from '../database/migrations'
@@ -42,7 +43,7 @@ export async function restore(backup: string, dataFolder: string): Promise<Resto
     await prove(fresh, backup)
     const replaced = await putAside(dataFolder, join(dataFolder, `replaced-${stamp}`))
     for (const part of parts) if (existsSync(join(fresh, part))) await rename(join(fresh, part), join(dataFolder, part))
-    await syncFolder(dataFolder)
+    await durable(dataFolder)
     return { events: note.events, made: note.made, replaced }
   } finally {
     await rm(fresh, { recursive: true, force: true })
@@ -102,11 +103,6 @@ async function putAside(dataFolder: string, replaced: string): Promise<string | 
   if (there.length === 0) return null
   await mkdir(replaced, { mode: 0o700 })
   for (const part of parts) if (there.includes(part)) await rename(join(dataFolder, part), join(replaced, part))
-  await syncFolder(dataFolder)
+  await durable(dataFolder)
   return replaced
-}
-
-async function syncFolder(folder: string): Promise<void> {
-  const handle = await open(folder, 'r')
-  await handle.sync().finally(() => handle.close())
 }

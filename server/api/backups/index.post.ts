@@ -1,3 +1,4 @@
+import { hasNoRoom } from '../../database/durable'
 import { failure } from '../../services/failure'
 import { staffAsking } from '../../services/session'
 
@@ -5,7 +6,7 @@ import { staffAsking } from '../../services/session'
 export default defineEventHandler(async (event) => {
   const { room, person } = await staffAsking(event)
   const note = await room.backups.make().catch((error: Error) => {
-    if (!/ENOSPC|disk is full|SQLITE_FULL/.test(error.message)) throw error
+    if (!hasNoRoom(error)) throw error
     throw failure({
       code: 'disk-full',
       message: 'There is no room for a backup on the server’s disk. Make room first.',
