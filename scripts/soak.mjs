@@ -40,21 +40,32 @@ const stream = (stays) =>
 const acknowledged = new Map()
 const fresh = server.memory().now
 
-/** So many stations pull from so many editions for a while. */
+/** So many stations pull from so many editions for a while; when one is pulled the next begins. */
 async function press(stations, editions, sheets, ms) {
   const owner = new Station(server.url, first)
-  const shared = []
-  for (let i = 0; i < editions; i++) {
+  const begun = async () => {
     await owner.edition(sheets)
-    shared.push({ stream: owner.stream, layerId: owner.layerId, next: 1 })
+    return { stream: owner.stream, layerId: owner.layerId, next: 1 }
   }
+  const shared = []
+  for (let i = 0; i < editions; i++) shared.push(await begun())
+  let turn = Promise.resolve()
+  const renewed = (place, used) =>
+    (turn = turn.then(async () => {
+      if (shared[place] === used) shared[place] = await begun()
+    }))
   const times = []
   const until = Date.now() + ms
   await Promise.all(
     Array.from({ length: stations }, async (_, i) => {
       const station = new Station(server.url, first)
-      const edition = shared[i % editions]
-      while (Date.now() < until && edition.next <= sheets) {
+      const place = i % editions
+      while (Date.now() < until) {
+        const edition = shared[place]
+        if (edition.next > sheets) {
+          await renewed(place, edition)
+          continue
+        }
         const before = performance.now()
         await station.pullFrom(edition, sheets)
         times.push(performance.now() - before)

@@ -100,12 +100,15 @@ export function useBench(wantedLayer: string) {
   const adjust = (kind: AdjustmentKind) =>
     inTurn(() => edition.tap('adjust', { layerId: layerId.value, kind, note: '' }))
 
+  /** The newest adjustment of this layer. */
+  const lastAdjustment = computed(() =>
+    edition.state?.adjustments.findLast((one) => !one.voided && one.layerId === layerId.value),
+  )
+
   /** Undo: the newest adjustment or pull here, whichever came last. */
   const takeBack = () =>
     inTurn(async () => {
-      const state = edition.state
-      if (!state) return
-      const adjustment = state.adjustments.findLast((a) => !a.voided && a.layerId === layerId.value)
+      const adjustment = lastAdjustment.value
       if (adjustment && adjustment.afterPull >= (last.value?.ordinal ?? 0))
         return void (await edition.tap('void-adjustment', { adjustmentId: adjustment.id }))
       if (last.value) await edition.tap('void-pull', { pullId: last.value.pullId, reason: 'taken back at the bench' })
@@ -145,6 +148,7 @@ export function useBench(wantedLayer: string) {
     sheet,
     undried,
     last,
+    lastAdjustment,
     lastVoided,
     pull,
     nameFault,

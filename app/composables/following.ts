@@ -16,6 +16,13 @@ function follow(form: Plain, shown: Plain, now: Plain): void {
   }
 }
 
+/** What was typed over something as it was shown, onto that as it stands now. */
+export function followed<Value extends object>(typed: Value, shown: Value, now: Value): Value {
+  const form = copyOf(typed)
+  follow(form as Plain, shown as Plain, copyOf(now) as Plain)
+  return form
+}
+
 /**
  * A form that shows how something stands, and goes on showing it when others change it: what nobody has touched here
  * follows, what was typed stays.

@@ -27,10 +27,18 @@ export interface TallyLayout {
   cell: number
   /** Height of a full stroke, in cells. */
   tall: number
+  /** Strokes in a row, in whole fives; twenty-five where nothing is said. */
+  perRow?: number
 }
 
-const perRow = 25
+const most = 25
 const gapAfterFive = 0.75
+
+/** As many fives in a row as a width holds, one at least and five at most. */
+export function strokesPerRow(width: number, cell: number): number {
+  const five = 5 + gapAfterFive
+  return 5 * Math.min(most / 5, Math.max(1, Math.floor((width / cell + gapAfterFive - 0.4) / five)))
+}
 const shapes: Record<string, string> = { 'warm-up': 'warm-up', proof: 'proof', ghost: 'ghost', practice: 'ghost' }
 
 /** What a stroke looks like: its kind, or for a pull its verdict. */
@@ -122,7 +130,7 @@ function sentenceOf(pull: Pull, { standard, layer, by }: Beside): string {
     .join(', ')
 }
 
-function xOf(i: number): number {
+function xOf(i: number, perRow: number): number {
   const column = i % perRow
   return column + Math.floor(column / 5) * gapAfterFive
 }
@@ -130,20 +138,20 @@ function xOf(i: number): number {
 /** Size of the drawing for a number of strokes, in px. */
 export function tallySize(
   strokes: number,
-  { cell, tall }: TallyLayout,
+  { cell, tall, perRow = most }: TallyLayout,
 ): { width: number; height: number; row: number } {
   const row = (tall + 1.6) * cell
   const columns = Math.min(perRow, Math.max(strokes, 5))
-  return { width: (xOf(columns - 1) + 1.4) * cell, height: Math.max(1, Math.ceil(strokes / perRow)) * row, row }
+  return { width: (xOf(columns - 1, perRow) + 1.4) * cell, height: Math.max(1, Math.ceil(strokes / perRow)) * row, row }
 }
 
 /**
- * Draw the tally into an SVG element: one stroke a pull, left to right, in fives, wrapped at twenty-five. Shape tells
+ * Draw the tally into an SVG element: one stroke a pull, left to right, in fives, wrapped at the width there is. Shape tells
  * the verdict before colour does, and a base line stands under what is stored. Strokes that are there stay there; only
  * new ones are added, so a tap costs the same however long the run.
  */
 export function drawTally(svg: SVGSVGElement, strokes: readonly Stroke[], layout: TallyLayout): void {
-  const { cell, tall } = layout
+  const { cell, tall, perRow = most } = layout
   const { width, height, row } = tallySize(strokes.length, layout)
   const root = select(svg)
   // Setting a size anew, even the same, lays out every stroke again.
@@ -153,7 +161,7 @@ export function drawTally(svg: SVGSVGElement, strokes: readonly Stroke[], layout
   groups.exit().remove()
   const entered = groups.enter().append('g').attr('tabindex', -1)
   entered.merge(groups).each(function (stroke, i) {
-    const place = `translate(${xOf(i) * cell}, ${Math.floor(i / perRow) * row + 0.7 * cell})`
+    const place = `translate(${xOf(i, perRow) * cell}, ${Math.floor(i / perRow) * row + 0.7 * cell})`
     const before = drawn.get(this)
     if (before?.stroke === stroke && before.place === place && before.cell === cell) return
     drawn.set(this, { stroke, place, cell })

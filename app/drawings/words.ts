@@ -47,3 +47,20 @@ export function dueIn(iso: string | null, now = Date.now()): string {
   const days = Math.ceil((Date.parse(iso) - now) / 86_400_000)
   return days < 0 ? `due ${-days} days ago` : days === 0 ? 'due today' : `due in ${days} days`
 }
+
+const small = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+
+/** “one layer”, “four layers”, “31 layers”: as one would say it. */
+export function counted(number: number, one: string, many = `${one}s`): string {
+  return `${small[number] ?? number} ${number === 1 ? one : many}`
+}
+
+/** The same in figures, where they stand among others: “1 sheet”, “34 sheets”. */
+export function figured(number: number, one: string, many = `${one}s`): string {
+  return `${number} ${number === 1 ? one : many}`
+}
+
+/** A day within the year to come: “12 December”. */
+export function day(iso: string | null): string {
+  return iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' }) : ''
+}

@@ -1,3 +1,4 @@
+import { isStaff as staffed } from '#core/ground/who'
 import { defineStore } from 'pinia'
 import { v4, v7 } from 'uuid'
 import { computed, ref } from 'vue'
@@ -76,6 +77,9 @@ export const useSession = defineStore('session', () => {
     if (session.value) take({ ...session.value, mustChange: false })
   }
 
+  const isManager = computed(() => person.value?.role === 'manager')
+  const isStaff = computed(() => !!person.value && staffed(person.value.role))
+
   /** Name of a person. A value, since the store wraps what it does and this is asked for every stroke. */
   const nameOf = computed(() => {
     const names = new Map(people.value.map((known) => [known.id, known.name]))
@@ -149,6 +153,8 @@ export const useSession = defineStore('session', () => {
     signOut,
     setUp,
     setOwnSecret,
+    isManager,
+    isStaff,
     nameOf,
     roleOf,
     envelope,

@@ -19,6 +19,7 @@ export function passesOf(state: EditionState): EditionPasses {
     work: state.plan?.work ?? 'press',
     printers,
     finishing: { passed: tallied(state, 'finished'), rejected: tallied(state, 'lost in finishing') },
+    faults: Object.fromEntries(talliedUnder(state, 'fault ')),
     proofs: state.layers
       .slice(1)
       .reduce(

@@ -228,5 +228,6 @@ function pullKeys(state: EditionState, pull: Pull): string[] {
   if (!isLive(pull)) return keys
   keys.push('live', `live ${pull.kind}`)
   if (pull.kind === 'pull') keys.push(`pulled ${pull.layerId}`)
+  for (const fault of pull.faults) keys.push(`fault ${fault}`)
   return keys
 }

@@ -10,6 +10,7 @@ const record = (passed: number, rejected: number, printers = {}): ShopRecord => 
   methods: [{ method: 'reduction', work: 'press', passes: { passed, rejected }, printers }],
   finishing: { passed: 58, rejected: 2 },
   proofs: { layers: 0, sheets: 0 },
+  faults: {},
 })
 
 describe('a pass rate', () => {
@@ -128,12 +129,13 @@ describe('the shop’s record', () => {
   })
 
   it('adds editions and past totals, and takes one edition out again', () => {
-    const edition = (passed: number, rejected: number) => ({
+    const edition = (passed: number, rejected: number, faults: Record<string, number> = { salt: 2 }) => ({
       method: 'single' as const,
       work: 'press' as const,
       printers: { p1: { passed, rejected } },
       finishing: { passed: 5, rejected: 1 },
       proofs: { layers: 2, sheets: 3 },
+      faults,
     })
     const past = {
       id: 'x',
@@ -145,7 +147,7 @@ describe('the shop’s record', () => {
       finished: 30,
       lost: 2,
     }
-    const all = gatherRecord([edition(20, 2), edition(7, 3)], [past])
+    const all = gatherRecord([edition(20, 2), edition(7, 3, { lap: 1, salt: 1 })], [past])
     expect(all).toEqual({
       methods: [
         {
@@ -157,7 +159,8 @@ describe('the shop’s record', () => {
       ],
       finishing: { passed: 40, rejected: 4 },
       proofs: { layers: 4, sheets: 6 },
+      faults: { salt: 3, lap: 1 },
     })
-    expect(recordWithout(all, edition(7, 3))).toEqual(gatherRecord([edition(20, 2)], [past]))
+    expect(recordWithout(all, edition(7, 3, { lap: 1, salt: 1 }))).toEqual(gatherRecord([edition(20, 2)], [past]))
   })
 })

@@ -16,6 +16,8 @@ export interface EditionPasses {
   printers: Record<string, Passes>
   finishing: Passes
   proofs: ProofsTaken
+  /** How often each fault was named. */
+  faults: Record<string, number>
 }
 
 /** Sheets that proofs took out of the stack, and of how many layers, the first of each edition left out. */
@@ -29,12 +31,14 @@ export interface ShopRecord {
   methods: { method: Method; work: Work; passes: Passes; printers: Record<string, Passes> }[]
   finishing: Passes
   proofs: ProofsTaken
+  faults: Record<string, number>
 }
 
 export const noRecord: ShopRecord = {
   methods: [],
   finishing: { passed: 0, rejected: 0 },
   proofs: { layers: 0, sheets: 0 },
+  faults: {},
 }
 
 function add(to: Passes, more: Passes, sign = 1): void {
@@ -42,11 +46,20 @@ function add(to: Passes, more: Passes, sign = 1): void {
   to.rejected += sign * more.rejected
 }
 
+function addFaults(to: Record<string, number>, more: Record<string, number>, sign = 1): void {
+  for (const [key, count] of Object.entries(more)) {
+    const sum = (to[key] ?? 0) + sign * count
+    if (sum === 0) delete to[key]
+    else to[key] = sum
+  }
+}
+
 /** The shop's record from what each edition adds and what was typed of editions before the ledger. */
 export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly PastEdition[]): ShopRecord {
   const methods: ShopRecord['methods'] = []
   const finishing: Passes = { passed: 0, rejected: 0 }
   const proofs: ProofsTaken = { layers: 0, sheets: 0 }
+  const faults: Record<string, number> = {}
   const lineFor = (method: Method, work: Work) => {
     let line = methods.find((known) => known.method === method && known.work === work)
     if (!line) methods.push((line = { method, work, passes: { passed: 0, rejected: 0 }, printers: {} }))
@@ -61,12 +74,13 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
     add(finishing, edition.finishing)
     proofs.layers += edition.proofs.layers
     proofs.sheets += edition.proofs.sheets
+    addFaults(faults, edition.faults)
   }
   for (const edition of past) {
     add(lineFor(edition.method, edition.work).passes, { passed: edition.passed, rejected: edition.rejected })
     add(finishing, { passed: edition.finished, rejected: edition.lost })
   }
-  return { methods, finishing, proofs }
+  return { methods, finishing, proofs, faults }
 }
 
 /** The record without one edition's own share, which is reckoned by itself. */
@@ -87,5 +101,7 @@ export function recordWithout(record: ShopRecord, own: EditionPasses): ShopRecor
     layers: record.proofs.layers - own.proofs.layers,
     sheets: record.proofs.sheets - own.proofs.sheets,
   }
-  return { methods, finishing, proofs }
+  const faults = { ...record.faults }
+  addFaults(faults, own.faults, -1)
+  return { methods, finishing, proofs, faults }
 }

@@ -36,6 +36,34 @@ async function change(): Promise<void> {
   if ('refusal' in added) throw new Error(added.refusal.message)
 }
 
+describe('a nightly backup', () => {
+  it('is made in the small hours when it is wanted, and so many are kept', async () => {
+    vi.useFakeTimers({
+      toFake: ['setInterval', 'clearInterval', 'Date', 'performance'],
+      now: new Date(2026, 10, 26, 1),
+    })
+    try {
+      let backupsKept = 0
+      room!.backups.everyNight(async () => ({ backupsKept }))
+      const made = async () => (await room!.backups.reply()).backups.map(({ at }) => new Date(at).getDate())
+      const days = async (count: number) => {
+        for (let halfHour = 0; halfHour < count * 48; halfHour++) {
+          vi.advanceTimersByTime(30 * 60_000)
+          // What is begun is let come to its end before the night goes on.
+          if (new Date().getHours() === 3) await new Promise((done) => setTimeout(done, 250))
+        }
+      }
+      await days(1)
+      expect(await made()).toEqual([])
+      backupsKept = 2
+      await days(4)
+      expect(await made()).toEqual([30, 29])
+    } finally {
+      vi.useRealTimers()
+    }
+  })
+})
+
 describe('a backup', () => {
   it('is made while the room goes on, and brings it back as it was', async () => {
     const { folder: backup, note } = await (async () => {

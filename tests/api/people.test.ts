@@ -199,7 +199,10 @@ describe('an act in another’s name', () => {
     await shared.signIn(client.personId, 'net loft')
     const kept = shared.envelope(stream, 'pull', shared.pull(layerId, 5), { by: merle.personId, device, proof })
     expect((await shared.send('POST', '/api/commands', kept)).status).toBe(200)
-    expect(await last()).toBe(merle.personId)
+    expect((await pulls()).map(({ by, via }) => [by, via])).toEqual([
+      ...Array.from({ length: 4 }, () => [merle.personId, null]),
+      [merle.personId, client.personId],
+    ])
     // Sent again by another session it is the same act, and the same answer.
     expect((await client.send('POST', '/api/commands', kept)).status).toBe(200)
     expect(await pulls()).toHaveLength(5)

@@ -1,8 +1,9 @@
 import { v7 } from 'uuid'
 import { readdirSync } from 'node:fs'
+import { type ClientRequest, request } from 'node:http'
 import { join } from 'node:path'
 import sharp from 'sharp'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { PictureReply } from '#shared/replies/replies'
 import { Client } from '../fixtures/client'
 import { Server } from '../fixtures/server'
@@ -113,6 +114,74 @@ describe('a picture of a block', () => {
     expect((await get(body.id)).status).toBe(200)
     expect((await get('1'.repeat(64))).status).toBe(404)
     expect((await get('..%2Fledger.sqlite')).status).toBe(404)
+  })
+})
+
+describe('pictures that come in', () => {
+  const noise = (side: number) =>
+    sharp(Buffer.from(Uint8Array.from({ length: side * side * 3 }, (_, i) => (i * 7919 + (i >> 5) * 104729) & 255)), {
+      raw: { width: side, height: side, channels: 3 },
+    })
+      .png()
+      .toBuffer()
+
+  it('have no room left: nothing is kept, nothing half written lies about, and it is said', async () => {
+    const tight = await Server.start({ largestFile: 512 })
+    const there = await new Client(tight.url).setUp()
+    const hand = async (bytes: Buffer) =>
+      await fetch(`${tight.url}/api/pictures`, {
+        method: 'POST',
+        headers: { cookie: there.cookie, origin: tight.url, 'content-type': 'application/octet-stream' },
+        body: new Uint8Array(bytes),
+      })
+    const answer = await hand(await noise(1600))
+    expect([answer.status, ((await answer.json()) as { code: string }).code]).toEqual([507, 'disk-full'])
+    expect(readdirSync(join(tight.folder, 'pictures'))).toEqual([])
+    expect((await hand(await png(40, 30))).status).toBe(200)
+    await tight.stop()
+  })
+
+  it('are at most four of one person at once, and none is read that may not come in', async () => {
+    const half = () =>
+      new Promise<ClientRequest>((resolve) => {
+        const asked = request(`${server.url}/api/pictures`, {
+          method: 'POST',
+          headers: {
+            cookie: client.cookie,
+            origin: server.url,
+            'content-type': 'application/octet-stream',
+            'content-length': 1000,
+          },
+        })
+        asked.on('error', () => undefined)
+        asked.write('half', () => resolve(asked))
+      })
+    const hanging = await Promise.all([half(), half(), half(), half()])
+    await vi.waitFor(async () => expect((await send(await png(9, 9))).body.code).toBe('wait'))
+    const other = await client.person('Other Hand', 'member')
+    expect((await send(await png(9, 9), other.cookie)).status).toBe(200)
+    for (const asked of hanging) asked.destroy()
+    await vi.waitFor(async () => expect((await send(await png(9, 9))).status).toBe(200))
+  })
+
+  it('leave no file open when nobody waits for them any more', async () => {
+    const { body } = await send(await noise(900))
+    const before = server.handles
+    for (let i = 0; i < 200; i++)
+      await new Promise<void>((left) => {
+        const asked = request(
+          `${server.url}/api/pictures/${body.id}`,
+          { headers: { cookie: client.cookie } },
+          (answer) =>
+            answer.once('data', () => {
+              asked.destroy()
+              left()
+            }),
+        )
+        asked.on('error', () => left())
+        asked.end()
+      })
+    await vi.waitFor(() => expect(server.handles).toBeLessThan(before + 10))
   })
 })
 

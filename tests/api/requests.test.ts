@@ -105,6 +105,24 @@ describe('lists and records', () => {
     })
   })
 
+  it('are in the order in which things came in, whatever a tablet’s clock says', async () => {
+    const [wrong, right] = [await client.edition(3, 'Wrong Clock'), await client.edition(3, 'Right Clock')]
+    const tap = (edition: typeof wrong, sheet: number, occurredAt?: string) =>
+      client.give(edition.stream, 'pull', client.pull(edition.layerId, sheet), occurredAt ? { occurredAt } : {})
+    await tap(wrong, 1, '2099-05-01T10:00:00.000Z')
+    await tap(right, 1)
+    const titles = async (path: string, key: 'editions' | 'running') =>
+      (await client.send<Record<string, { title: string }[]>>('GET', path)).body[key]!.map(({ title }) => title).filter(
+        (title) => title.endsWith('Clock'),
+      )
+    const newestFirst = ['Right Clock', 'Wrong Clock']
+    expect(await titles('/api/editions?search=clock', 'editions')).toEqual(newestFirst)
+    expect(await titles('/api/floor', 'running')).toEqual(newestFirst)
+    // One that is slow is no less at the press.
+    await tap(wrong, 2, '1970-01-01T10:00:00.000Z')
+    expect(await titles('/api/floor', 'running')).toEqual(['Wrong Clock', 'Right Clock'])
+  })
+
   it('writes the record as JSON and CSV', async () => {
     const { id, stream, layerId } = await client.edition(2, '=SUM(A1)')
     await client.give(stream, 'pull', client.pull(layerId, 1, { faults: ['salt'], verdict: 'doubtful' }))

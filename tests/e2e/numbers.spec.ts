@@ -84,7 +84,7 @@ test('a reduction’s block is cut to its next state, and the layer takes no mor
   await openEdition(page, server.url, 'Net Loft Stairs', /^Pull/)
   await expect(
     page.getByText(
-      /32 sheets alive, 2 of them doubtful, 19 drying, 22 wanted\. Chance 0 % if it is cut now, which leaves the 11 still waiting behind, and 9\d % if they are pulled first; without the doubtful \d+ %\. \d+ more pulled first would lift it to 90 %\./,
+      /Not yet: \d+ of the 11 that wait, pulled first, make it 90 %\. 32 sheets alive, 2 of them doubtful, 19 drying, 22 wanted\. Cut now, with the 11 that wait left behind: 0 %; all pulled first: 9\d %; without the doubtful \d+ %\./,
     ),
   ).toBeVisible()
   await page.getByRole('button', { name: 'The block is cut to its next state' }).click()

@@ -29,7 +29,7 @@ async function change() {
 
 <template>
   <VDialog v-model="open" aria-label="Change of person">
-    <form class="sheet" @submit.prevent="change">
+    <form class="dialog-sheet" @submit.prevent="change">
       <h2>Who is at the press?</h2>
       <VSelect
         v-model="personId"
@@ -46,14 +46,3 @@ async function change() {
     </form>
   </VDialog>
 </template>
-
-<style scoped>
-.sheet {
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 26px 28px;
-  display: grid;
-  gap: 16px;
-  border: 1px solid var(--rule);
-}
-</style>

@@ -1,11 +1,17 @@
 <script setup lang="ts">
-/** One wide area to touch, with its key. */
-defineProps<{ name: string; keys: string; stroke?: 'good' | 'doubtful' | 'reject'; disabled?: boolean }>()
+/** One wide area to touch, with its key. Idle it can be touched all the same, and whoever does hears why nothing happens. */
+defineProps<{ name: string; keys: string; stroke?: 'good' | 'doubtful' | 'reject'; idle?: boolean }>()
 const emit = defineEmits<{ touch: [] }>()
 </script>
 
 <template>
-  <button type="button" class="bar" :class="stroke ? `is-${stroke}` : ''" :disabled="disabled" @click="emit('touch')">
+  <button
+    type="button"
+    class="bar"
+    :class="[stroke ? `is-${stroke}` : '', { idle }]"
+    :aria-disabled="idle"
+    @click="emit('touch')"
+  >
     <svg v-if="stroke" viewBox="0 0 40 92" width="36" height="82" aria-hidden="true">
       <rect v-if="stroke === 'good'" x="14" y="3" width="12" height="86" class="pen" />
       <template v-if="stroke === 'doubtful'">
@@ -31,7 +37,7 @@ const emit = defineEmits<{ touch: [] }>()
   gap: 26px;
   height: 100%;
   width: 100%;
-  min-height: 56px;
+  min-height: 0;
   color: var(--ink);
   border: 0;
   border-left: 1px solid var(--rule);
@@ -39,7 +45,8 @@ const emit = defineEmits<{ touch: [] }>()
 .bar:active {
   background: var(--sheet);
 }
-.bar:disabled {
+.bar.idle,
+.bar.idle svg {
   color: var(--faint);
 }
 .words {
@@ -69,7 +76,7 @@ kbd {
 .is-good .name {
   font-size: 2.8rem;
 }
-.is-good:disabled {
+.is-good.idle {
   background: var(--sheet);
   color: var(--faint);
 }
@@ -94,9 +101,9 @@ kbd {
 .small .name {
   font-size: 1.25rem;
 }
-@media (max-width: 700px) {
+@media (max-width: 860px) {
   .bar {
-    gap: 10px;
+    gap: 8px;
     flex-direction: column;
   }
   .bar svg {
@@ -111,6 +118,33 @@ kbd {
   }
   kbd {
     display: none;
+  }
+  .small .name {
+    font-size: 1rem;
+  }
+}
+@media (max-width: 860px) and (min-height: 900px) {
+  .bar svg {
+    height: 72px;
+    width: 34px;
+  }
+  .is-good .name {
+    font-size: 2.4rem;
+  }
+  .name {
+    font-size: 1.5rem;
+  }
+}
+@media (max-height: 560px) {
+  .bar {
+    gap: 10px;
+  }
+  .bar svg {
+    display: none;
+  }
+  .is-good .name,
+  .name {
+    font-size: 1.2rem;
   }
 }
 </style>

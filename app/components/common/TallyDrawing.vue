@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { drawTally, type Stroke } from '~/drawings/tally'
+import { useResizeObserver } from '~/composables/resize'
+import { drawTally, type Stroke, strokesPerRow } from '~/drawings/tally'
 
 const props = withDefaults(
   defineProps<{ strokes: Stroke[]; cell?: number; tall?: number; label?: string; still?: boolean }>(),
@@ -12,10 +13,13 @@ const props = withDefaults(
 )
 const chosen = defineModel<string | null>('chosen', { default: null })
 const svg = useTemplateRef<SVGSVGElement>('svg')
+const frame = useTemplateRef<HTMLElement>('frame')
+const width = useResizeObserver(frame, 1200)
+const perRow = computed(() => strokesPerRow(width.value, props.cell))
 
 function draw() {
   if (!svg.value) return
-  drawTally(svg.value, props.strokes, { cell: props.cell, tall: props.tall })
+  drawTally(svg.value, props.strokes, { cell: props.cell, tall: props.tall, perRow: perRow.value })
   const current = chosen.value ?? props.strokes.at(-1)?.key
   // One stop for Tab, arrows within: a run of hundreds must not be hundreds of stops.
   reachable = mark(reachable, props.still ? undefined : current, (group, on) =>
@@ -41,7 +45,7 @@ function mark(
 }
 
 onMounted(draw)
-watch(() => [props.strokes, props.cell, props.tall, chosen.value], draw, { flush: 'post' })
+watch(() => [props.strokes, props.cell, props.tall, perRow.value, chosen.value], draw, { flush: 'post' })
 
 const counts = computed(() => {
   const number = (test: (stroke: Stroke) => boolean) => props.strokes.filter(test).length
@@ -55,7 +59,7 @@ function choose(event: Event) {
 }
 
 function step(event: KeyboardEvent) {
-  const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 25, ArrowUp: -25 }[event.key]
+  const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: perRow.value, ArrowUp: -perRow.value }[event.key]
   if (by === undefined || props.still) return
   event.preventDefault()
   const at = props.strokes.findIndex((stroke) => stroke.key === chosen.value)
@@ -67,7 +71,7 @@ function step(event: KeyboardEvent) {
 </script>
 
 <template>
-  <div class="tally" :class="{ still }">
+  <div ref="frame" class="tally" :class="{ still }">
     <svg
       ref="svg"
       :role="still ? 'img' : 'group'"

@@ -9,7 +9,6 @@ const session = useSession()
 const { busy, fault, giving } = useGiving()
 const form = ref({ personId: null as string | null, sheets: '' })
 const moving = ref<Record<string, string>>({})
-const isStaff = computed(() => ['manager', 'instructor'].includes(session.person?.role ?? ''))
 const whole = (text: string | undefined) => ((text ?? '').trim() === '' ? Number.NaN : Number(text))
 
 async function put() {
@@ -66,7 +65,7 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
           </td>
           <td>
             <VBtn
-              v-if="isStaff && ration.sheets > ration.released"
+              v-if="session.isStaff && ration.sheets > ration.released"
               class="quiet"
               @click="move('release-paper', ration.id, ration.sheets - ration.released)"
               >Give out</VBtn
@@ -78,7 +77,7 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
         </tr>
       </tbody>
     </table>
-    <form v-if="isStaff" @submit.prevent="put">
+    <form v-if="session.isStaff" @submit.prevent="put">
       <div class="fields">
         <VSelect
           v-model="form.personId"

@@ -19,7 +19,7 @@ const give = () => giving(() => sure.give(secret.value))
     aria-label="Your PIN once more"
     @update:model-value="(open: boolean) => !open && sure.leave()"
   >
-    <form class="sheet" @submit.prevent="give">
+    <form class="dialog-sheet" @submit.prevent="give">
       <h2>Your PIN once more</h2>
       <p class="soft">This stands in the record under the name of {{ session.person?.name }}.</p>
       <VTextField
@@ -36,14 +36,3 @@ const give = () => giving(() => sure.give(secret.value))
     </form>
   </VDialog>
 </template>
-
-<style scoped>
-.sheet {
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 26px 28px;
-  display: grid;
-  gap: 16px;
-  border: 1px solid var(--rule);
-}
-</style>

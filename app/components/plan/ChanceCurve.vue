@@ -20,7 +20,7 @@ const draw = () =>
     props.points,
     props.marks,
     props.chosen,
-    { width: Math.max(300, width.value), height: 220 },
+    { width: Math.max(300, width.value), height: 170 },
     (point) => {
       read.value = point
     },

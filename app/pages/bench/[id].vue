@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { standardWord } from '#core/edition/standards'
 import { choresDue, routineWords } from '#core/ink/roll-up'
 import { goal } from '#core/plan/plan'
-import { adjustmentKinds, adjustmentWord } from '#core/print/verdicts'
+import { type AdjustmentKind, adjustmentKinds } from '#core/print/verdicts'
+import { likelyFaults } from '#core/run/likely-faults'
 import { outlook } from '#core/run/outlook'
-import type FaultBar from '~/components/bench/FaultBar.vue'
 import { strokesOf } from '~/drawings/tally'
-import { ago, howLong, chanceWords } from '~/drawings/words'
+import { ago, counted } from '~/drawings/words'
 
 definePageMeta({ layout: 'bench' })
 const route = useRoute()
@@ -21,7 +20,9 @@ useHead({ title: () => `Bench: ${edition.state?.title ?? ''} · Ample Tally` })
 const panel = ref<'none' | 'faults' | 'adjust' | 'more'>('none')
 const changing = ref(false)
 const now = ref(Date.now())
-const faultBar = useTemplateRef<InstanceType<typeof FaultBar>>('faultBar')
+const feedback = useFeedback()
+/** Why the key that was pressed last did nothing. */
+const why = ref('')
 const clock = setInterval(() => {
   now.value = Date.now()
 }, 10_000)
@@ -48,25 +49,23 @@ const goodHere = computed(
   () =>
     strokes.value.filter((stroke) => stroke.kind === 'pull' && stroke.verdict === 'good' && !stroke.disputed).length,
 )
-const ready = computed(
-  () =>
-    state.value !== null &&
-    state.value.closedAt === null &&
-    edition.isTheirs &&
-    bench.sheet.value !== undefined &&
-    !bench.layer.value?.cutFurther &&
-    (bench.undried.value.length === 0 || bench.wetOnWet.value),
-)
-const usual = computed(() => {
-  const counts = new Map<string, number>()
-  for (const pull of state.value?.pulls ?? [])
-    for (const key of pull.faults) counts.set(key, (counts.get(key) ?? 0) + 1)
-  const common = ['salt', 'pale', 'fill', 'register', 'slur', 'hickey', 'handling', 'crease', 'corner']
-  return [...new Set([...[...counts].sort((a, b) => b[1] - a[1]).map(([key]) => key), ...common])]
+/** What keeps a pull from being given now, in words; empty when nothing does. */
+const hindrance = computed(() => {
+  if (!state.value) return 'The edition is not here yet.'
+  if (state.value.closedAt) return 'This edition is closed.'
+  if (!edition.isTheirs) return 'You look on: ask to be named on this edition to print it.'
+  if (bench.layer.value?.cutFurther) return 'The block is cut further; this layer takes no more pulls.'
+  if (state.value.made === 0) return 'No paper is torn yet. Proofs go on newsprint.'
+  if (bench.sheet.value === undefined) return 'No sheet waits for this layer.'
+  if (isWet.value) return 'Nobody has said the layer beneath is dry.'
+  return ''
 })
+const isWet = computed(() => bench.undried.value.length > 0 && !bench.wetOnWet.value)
+const ready = computed(() => hindrance.value === '')
+const likely = computed(() => (state.value ? likelyFaults(state.value, bench.layerId.value, edition.record) : []))
 const storing = computed(() => {
   if (edition.unsent > 0)
-    return `${edition.unsent} ${edition.unsent === 1 ? 'tap' : 'taps'} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
+    return `${counted(edition.unsent, 'tap')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
   return outbox.refused.length > 0
     ? `${outbox.refused.length} refused, see Office`
     : live.connected
@@ -94,29 +93,62 @@ const chores = computed(() => {
       : []
   return choresDue([...(layer?.rollUp?.chores ?? []), ...fresh], pulled).map((chore) => chore.what)
 })
-const cell = computed(() => (strokes.value.length > 75 ? 26 : 38))
-
-async function verdict(given: 'good' | 'doubtful' | 'reject') {
-  if (!ready.value) return
-  panel.value = 'none'
-  const done = await bench.pull('pull', given)
-  if (done && given !== 'good') panel.value = 'faults'
+/** A key that can do nothing says why, where the eye is. */
+function nothing(reason: string) {
+  why.value = reason
+  feedback.give('nothing')
 }
 
-async function other(kind: 'proof' | 'warm-up' | 'ghost') {
-  panel.value = 'none'
-  await bench.pull(kind)
+/** Do it, unless something keeps it from being done. */
+function unless(reason: string, act: () => unknown) {
+  if (reason !== '') return nothing(reason)
+  why.value = ''
+  return act()
 }
 
-const proofWords = { WP: 'working or trial', SP: 'state', CTP: 'colour trial', progressive: 'progressive' }
-const toggle = (name: typeof panel.value) => {
+const verdict = (given: 'good' | 'doubtful' | 'reject') =>
+  unless(hindrance.value, async () => {
+    panel.value = 'none'
+    const done = await bench.pull('pull', given)
+    if (done) feedback.give(given)
+    if (done && given !== 'good') panel.value = 'faults'
+  })
+
+/** What keeps proofs and warm-up from being pulled: they need neither paper nor a dry layer. */
+const shut = computed(() => (state.value?.closedAt || !edition.isTheirs ? hindrance.value : ''))
+const other = (kind: 'proof' | 'warm-up' | 'ghost') =>
+  unless(shut.value, async () => {
+    panel.value = 'none'
+    if (await bench.pull(kind)) feedback.give('good')
+  })
+const nothingPulled = computed(() => (bench.last.value ? shut.value : 'Nothing is pulled on this layer yet.'))
+const takeBack = () =>
+  unless(
+    bench.last.value || bench.lastAdjustment.value ? shut.value : 'There is nothing to take back on this layer.',
+    () => bench.takeBack(),
+  )
+const bringBack = () =>
+  unless(bench.lastVoided.value ? shut.value : 'Nothing was taken back here.', () => bench.bringBack())
+const approve = () =>
+  unless(bench.last.value?.kind === 'proof' ? shut.value : 'The last pull is no proof.', () => bench.approve())
+const rescue = (how: 're-inked' | 'burnished') => unless(nothingPulled.value, () => bench.rescue(how))
+
+function toggle(name: typeof panel.value) {
   panel.value = panel.value === name ? 'none' : name
+  why.value = ''
 }
 
-async function adjust(kind: (typeof adjustmentKinds)[number]) {
-  panel.value = 'none'
-  await bench.adjust(kind)
-}
+const adjust = (kind: AdjustmentKind) =>
+  unless(shut.value, async () => {
+    panel.value = 'none'
+    await bench.adjust(kind)
+  })
+
+const asked = computed(() => {
+  const last = bench.last.value
+  const sheets = last?.sheetIds.length ? `Sheet ${last.sheetIds.join(' and ')}, ${last.verdict}. ` : ''
+  return `${sheets}What was it? One touch, or go on.`
+})
 
 const keys: Record<string, () => unknown> = {
   ' ': () => verdict('good'),
@@ -125,19 +157,19 @@ const keys: Record<string, () => unknown> = {
   r: () => verdict('reject'),
   p: () => other('proof'),
   w: () => other('warm-up'),
-  u: () => bench.takeBack(),
-  z: () => bench.bringBack(),
+  u: takeBack,
+  z: bringBack,
   a: () => toggle('adjust'),
   m: () => toggle('more'),
-  '?': () => toggle('more'),
-  b: () => bench.approve(),
-  e: () => bench.rescue('re-inked'),
-  n: () => bench.rescue('burnished'),
+  b: approve,
+  e: () => rescue('re-inked'),
+  n: () => rescue('burnished'),
   c: () => {
     changing.value = true
   },
   Escape: () => {
     panel.value = 'none'
+    why.value = ''
   },
 }
 
@@ -149,8 +181,9 @@ function onKey(event: KeyboardEvent) {
   if ((event.key === ' ' || event.key === 'Enter') && target.tagName === 'BUTTON') return
   const digit = Number(event.key)
   if (digit >= 1 && digit <= 9) {
-    if (panel.value === 'faults') void bench.nameFault(faultBar.value!.ordered[digit - 1]!.key)
-    if (panel.value === 'adjust' && adjustmentKinds[digit - 1]) void adjust(adjustmentKinds[digit - 1]!)
+    if (panel.value === 'faults') void bench.nameFault(likely.value[digit - 1]!)
+    else if (panel.value === 'adjust' && adjustmentKinds[digit - 1]) void adjust(adjustmentKinds[digit - 1]!)
+    else nothing('Figures name a fault or an adjustment, once one of them is asked for.')
     return
   }
   const act = keys[event.key] ?? keys[event.key.toLowerCase()]
@@ -184,128 +217,75 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           <span :class="{ unsent: edition.unsent > 0 }">{{ storing }}</span>
         </p>
       </header>
-      <section class="big" aria-label="Where the run stands">
-        <div class="good">
-          <b>{{ goodHere }}</b>
-          <p>of {{ goal(state.plan!) }}<br /><small>good at this layer</small></p>
-        </div>
-        <div>
-          <b>{{ bench.stack.value.length }}</b>
-          <p>
-            sheets left<template v-if="minutesLeft">, {{ howLong(minutesLeft) }}</template>
-          </p>
-        </div>
-        <div class="chance">
-          <b>{{ chanceWords(look.chance, look.isRough) }}</b>
-          <p>chance of {{ goal(state.plan!) }}</p>
-        </div>
-        <div class="routine">
-          <p>The routine</p>
-          <ol>
-            <li v-for="(step, i) in routine" :key="i">{{ step }}</li>
-          </ol>
-          <p v-for="chore in chores" :key="chore" class="chore" role="status">Now: {{ chore }}</p>
-          <InkEnough :layer-ids="[bench.layerId.value]" only-short />
-        </div>
-      </section>
-      <section class="run">
-        <TallyDrawing :strokes="strokes" :cell="cell" :tall="1.9" :label="bench.layer.value?.name" />
-      </section>
-      <section class="said" aria-live="polite">
+      <BenchFigures
+        :good="goodHere"
+        :wanted="goal(state.plan!)"
+        :left="bench.stack.value.length"
+        :minutes-left="minutesLeft"
+        :chance="look"
+        :routine="routine"
+        :chores="chores"
+        :layer-id="bench.layerId.value"
+      />
+      <TallyRun :strokes="strokes" :label="bench.layer.value?.name" />
+      <section class="said" :class="feedback.flashing.value && `flash-${feedback.flashing.value}`" aria-live="polite">
+        <p v-if="why" class="warn">{{ why }}</p>
         <FaultBar
           v-if="panel === 'faults'"
-          ref="faultBar"
+          :key="bench.last.value?.pullId"
           :chosen="bench.last.value?.faults ?? []"
-          :usual="usual"
+          :likely="likely"
+          :asked="asked"
           @name="bench.nameFault"
           @done="panel = 'none'"
         />
-        <div v-else-if="panel === 'adjust'" class="panel" role="group" aria-label="What was changed">
-          <button v-for="(kind, i) in adjustmentKinds" :key="kind" type="button" @click="adjust(kind)">
-            <kbd>{{ i + 1 }}</kbd>{{ adjustmentWord(kind) }}
-          </button>
-        </div>
-        <div v-else-if="panel === 'more'" class="panel" role="group" aria-label="More">
-          <button type="button" @click="other('warm-up')"><kbd>W</kbd>Warm-up</button
-          ><button type="button" @click="other('ghost')">Ghost</button>
-          <button type="button" :disabled="bench.last.value?.kind !== 'proof'" @click="bench.approve()">
-            <kbd>B</kbd>Last proof is the {{ standardWord(state, bench.layerId.value) }}
-          </button>
-          <button
-            type="button"
-            :aria-pressed="bench.last.value?.rescued === 're-inked'"
-            @click="bench.rescue('re-inked')"
-          >
-            <kbd>E</kbd>Last was re-inked
-          </button>
-          <button
-            type="button"
-            :aria-pressed="bench.last.value?.rescued === 'burnished'"
-            @click="bench.rescue('burnished')"
-          >
-            <kbd>N</kbd>Last was burnished
-          </button>
-          <label class="kind"
-            >Proofs are
-            <select v-model="bench.proofKind.value">
-              <option v-for="(words, kind) in proofWords" :key="kind" :value="kind">{{ words }}</option>
-            </select></label
-          >
-          <button
-            type="button"
-            :aria-pressed="bench.onGoodPaper.value"
-            @click="bench.onGoodPaper.value = !bench.onGoodPaper.value"
-          >
-            Proofs on good paper
-          </button>
-          <button type="button" :disabled="!bench.lastVoided.value" @click="bench.bringBack()">
-            <kbd>Z</kbd>Bring back
-          </button>
-        </div>
-        <template v-else>
+        <AdjustPanel v-else-if="panel === 'adjust'" @adjust="adjust" />
+        <MorePanel
+          v-else-if="panel === 'more'"
+          v-model:proof-kind="bench.proofKind.value"
+          v-model:on-good-paper="bench.onGoodPaper.value"
+          v-model:sound="feedback.sound.value"
+          v-model:flash="feedback.flash.value"
+          :state="state"
+          :layer-id="bench.layerId.value"
+          :last="bench.last.value"
+          :may-bring-back="!!bench.lastVoided.value"
+          @pull="other"
+          @approve="approve"
+          @rescue="rescue"
+          @bring-back="bringBack"
+        />
+        <template v-else-if="!why">
           <p v-if="lastStroke" class="last">
             <strong>{{ lastStroke.sentence }}.</strong> <span class="soft">{{ ago(bench.last.value!.at, now) }}</span>
           </p>
-          <p v-else class="last soft">Nothing pulled on this layer yet. Warm up with W, prove with P.</p>
+          <p v-else class="last soft">
+            Nothing pulled on this layer yet. Warm up with W, prove with P; a space bar’s stroke is a good pull.
+          </p>
           <p v-if="outbox.notKept" class="warn" role="alert">
             {{ outbox.notKept }} <button type="button" @click="outbox.keepAgain()">Try again to keep them</button>
           </p>
           <p v-else-if="edition.message" class="warn" role="alert">{{ edition.message }}</p>
-          <p v-else-if="state.closedAt" class="warn">This edition is closed.</p>
-          <p v-else-if="!edition.isTheirs" class="warn">You look on: ask to be named on this edition to print it.</p>
-          <p v-else-if="bench.layer.value?.cutFurther" class="warn">
-            The block is cut further; this layer takes no more pulls.
-          </p>
-          <p v-else-if="state.made === 0" class="warn">No paper is torn yet. Proofs go on newsprint.</p>
-          <p v-else-if="bench.stack.value.length === 0" class="warn">No sheet waits for this layer.</p>
-          <p v-else-if="bench.undried.value.length > 0 && !bench.wetOnWet.value" class="warn">
-            Nobody has said the layer beneath is dry.
-            <button type="button" @click="bench.declareDry()">It is dry</button>
-            <button type="button" @click="bench.wetOnWet.value = true">Print wet on wet</button>
+          <p v-else-if="hindrance" class="warn">
+            {{ hindrance }}
+            <template v-if="isWet && edition.isTheirs && !state.closedAt"
+              ><button type="button" @click="bench.declareDry()">It is dry</button>
+              <button type="button" @click="bench.wetOnWet.value = true">Print wet on wet</button></template
+            >
           </p>
           <p v-else class="soft">Next: sheet {{ bench.sheet.value?.id }}</p>
         </template>
       </section>
       <footer>
-        <TouchBar class="at-good" name="Good" keys="space" stroke="good" :disabled="!ready" @touch="verdict('good')" />
-        <TouchBar name="Doubtful" keys="D" stroke="doubtful" :disabled="!ready" @touch="verdict('doubtful')" />
-        <TouchBar name="Reject" keys="R" stroke="reject" :disabled="!ready" @touch="verdict('reject')" />
-        <div class="pair">
-          <TouchBar class="small" name="Proof" keys="P" :disabled="!!state.closedAt" @touch="other('proof')" /><TouchBar
-            class="small"
-            name="Adjust"
-            keys="A"
-            @touch="toggle('adjust')"
-          />
+        <div class="lesser">
+          <TouchBar class="small" name="Proof" keys="P" :idle="shut !== ''" @touch="other('proof')" />
+          <TouchBar class="small" name="Adjust" keys="A" @touch="toggle('adjust')" />
+          <TouchBar class="small" name="Take back" keys="U" @touch="takeBack" />
+          <TouchBar class="small" name="More" keys="M" @touch="toggle('more')" />
         </div>
-        <div class="pair">
-          <TouchBar class="small" name="Take back" keys="U" @touch="bench.takeBack()" /><TouchBar
-            class="small"
-            name="More"
-            keys="M"
-            @touch="toggle('more')"
-          />
-        </div>
+        <TouchBar class="at-good" name="Good" keys="space" stroke="good" :idle="!ready" @touch="verdict('good')" />
+        <TouchBar name="Doubtful" keys="D" stroke="doubtful" :idle="!ready" @touch="verdict('doubtful')" />
+        <TouchBar name="Reject" keys="R" stroke="reject" :idle="!ready" @touch="verdict('reject')" />
       </footer>
     </template>
     <ChangePerson v-model="changing" />
@@ -316,15 +296,16 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 .bench {
   display: grid;
   grid-template-rows: auto auto minmax(0, 1fr) auto auto;
-  min-height: 100vh;
-  padding: 22px 36px 0;
-  gap: 8px;
+  height: 100dvh;
+  overflow: hidden;
+  padding: 18px 36px 0;
+  gap: 6px;
 }
 header {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 4px 18px;
+  gap: 2px 18px;
 }
 h1 {
   font-size: 1.4rem;
@@ -347,93 +328,33 @@ h1 a:hover {
   background: var(--ground);
   border-bottom: 1px solid var(--rule);
   padding: 4px;
+  min-height: 32px;
 }
 .storing {
   margin-left: auto;
 }
 .storing button {
-  min-height: 28px;
+  min-height: 32px;
   color: var(--ink);
 }
 .unsent {
   color: var(--doubtful);
   font-weight: 600;
 }
-kbd {
+header kbd {
   border: 1px solid var(--faint);
   padding: 0 6px;
   font-family: var(--sans);
   font-size: 0.72rem;
   color: var(--soft);
 }
-.big {
-  display: grid;
-  grid-template-columns: 1.7fr 1fr 1fr 1.1fr;
-  gap: 24px;
-  padding: 4px 0 18px;
-  border-bottom: 1px solid var(--rule);
-  align-items: end;
-}
-.big b {
-  font-family: var(--sans);
-  font-weight: 600;
-  font-size: 4.4rem;
-  line-height: 1;
-}
-.big p {
-  color: var(--soft);
-  font-size: 0.95rem;
-  margin-top: 6px;
-}
-.big .good {
-  display: flex;
-  align-items: end;
-  gap: 20px;
-}
-.big .good b {
-  font-size: 9rem;
-  line-height: 0.86;
-}
-.big .good p {
-  font-size: 2.1rem;
-  line-height: 1.1;
-}
-.big small {
-  font-size: 0.95rem;
-}
-.chance b {
-  color: var(--green);
-  white-space: nowrap;
-  font-size: 3.9rem;
-}
-.routine {
-  border-left: 1px solid var(--rule);
-  padding-left: 24px;
-  align-self: stretch;
-}
-.chore {
-  color: var(--doubtful);
-  font-weight: 600;
-  padding-top: 6px;
-}
-.routine li {
-  font-family: var(--serif);
-  font-size: 1.2rem;
-  font-weight: 600;
-  line-height: 1.3;
-}
-.run {
-  padding: 16px 0 4px;
-  overflow-y: auto;
-  min-height: 110px;
-}
 .said {
-  min-height: 74px;
+  min-height: 64px;
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 40px;
+  gap: 4px 40px;
   align-items: center;
-  padding: 8px 0 12px;
+  padding: 6px 0 10px;
   font-size: 1.1rem;
 }
 .warn {
@@ -441,116 +362,99 @@ kbd {
 }
 .warn button {
   border: 1px solid var(--doubtful);
-  padding: 6px 14px;
-  min-height: 40px;
+  padding: 6px 18px;
+  min-height: 64px;
   margin-left: 8px;
   color: var(--ink);
 }
-.kind {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  border: 1px solid var(--rule);
-  padding: 0 12px;
+.flash-good {
+  background: var(--green);
 }
-.kind select {
-  background: var(--ground);
-  color: var(--ink);
-  min-height: 40px;
+.flash-doubtful {
+  background: var(--doubtful);
 }
-.panel {
+.flash-reject,
+.flash-nothing {
+  background: var(--reject);
+}
+.said :deep(.panel) {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
 }
-.panel button {
+.said :deep(.panel button) {
   border: 1px solid var(--rule);
-  min-height: 48px;
-  padding: 0 16px;
+  min-height: 64px;
+  padding: 0 18px;
   display: inline-flex;
   gap: 10px;
   align-items: center;
+  color: var(--ink);
 }
-.panel button:disabled {
+.said :deep(.panel button:disabled) {
   color: var(--faint);
 }
-.panel button[aria-pressed='true'] {
+.said :deep(.panel button[aria-pressed='true']) {
   background: var(--ink);
   color: var(--ground);
 }
+.said :deep(.panel kbd) {
+  border: 1px solid var(--faint);
+  padding: 0 6px;
+  font-family: var(--sans);
+  font-size: 0.72rem;
+}
 footer {
   display: grid;
-  grid-template-columns: 2.6fr 1.3fr 1.2fr 1fr 1fr;
+  grid-template-columns: 2.6fr 1.3fr 1.2fr 2fr;
   margin: 0 -36px;
   border-top: 2px solid var(--ink);
-  min-height: 210px;
-  position: sticky;
-  bottom: 0;
+  height: clamp(104px, 26vh, 230px);
   background: var(--ground);
 }
-.pair {
+.lesser {
+  order: 1;
   display: grid;
+  grid-template-columns: 1fr 1fr;
   grid-template-rows: 1fr 1fr;
 }
-.pair > :first-child {
+.lesser > :nth-child(-n + 2) {
   border-bottom: 1px solid var(--rule);
 }
-@media (max-width: 700px) {
+/* Upright: the lesser acts in a row of their own above the verdicts. */
+@media (max-width: 860px) and (min-height: 561px) {
   .bench {
-    padding: 12px 14px 0;
-  }
-  .big {
-    grid-template-columns: 1fr 1fr;
-    gap: 10px;
-  }
-  .big .good b {
-    font-size: 4rem;
-  }
-  .big .good p {
-    font-size: 1.1rem;
-  }
-  .big b {
-    font-size: 2.4rem;
-  }
-  .chance b {
-    font-size: 2.2rem;
-  }
-  .routine {
-    display: none;
+    padding: 14px 18px 0;
   }
   footer {
-    margin: 0 -14px;
-    min-height: 150px;
-    grid-template-columns: 1.6fr 1.1fr 1fr 1fr 1fr;
+    margin: 0 -18px;
+    height: auto;
+    grid-template-columns: 2fr 1.1fr 1fr;
+    grid-template-rows: 68px clamp(104px, 17vh, 210px);
+  }
+  .lesser {
+    order: 0;
+    grid-column: 1 / -1;
+    grid-template-columns: repeat(4, 1fr);
+    grid-template-rows: 1fr;
+    border-bottom: 1px solid var(--rule);
+  }
+  .lesser > :nth-child(-n + 2) {
+    border-bottom: 0;
   }
 }
-@media (max-height: 640px) {
+@media (max-height: 560px) {
   .bench {
-    padding-top: 10px;
-    gap: 2px;
+    padding-top: 6px;
+    gap: 0;
   }
-  .big {
-    grid-template-columns: 1.5fr 1fr 1fr;
-    padding-bottom: 6px;
+  .said {
+    min-height: 34px;
+    padding: 2px 0 4px;
   }
-  .big .good b {
-    font-size: 3.4rem;
-  }
-  .big b,
-  .chance b {
-    font-size: 2.2rem;
-  }
-  .big .good p {
-    font-size: 1.1rem;
-  }
-  .routine {
-    display: none;
-  }
-  footer {
-    min-height: 104px;
-  }
-  .run {
-    min-height: 84px;
+  .warn button,
+  .said :deep(.panel button) {
+    min-height: 44px;
   }
 }
 </style>

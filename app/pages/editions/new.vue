@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import { type EditionPlan, planDefaults } from '#core/plan/plan'
+import { type EditionPlan, goal, planDefaults } from '#core/plan/plan'
 
 useHead({ title: 'Start an edition · Ample Tally' })
 const session = useSession()
@@ -56,11 +56,36 @@ async function start() {
       <p class="told">Everything here can still be changed until the first print is signed.</p>
     </div>
     <form @submit.prevent="start">
-      <PlanFields v-model:title="form.title" v-model:plan="form.plan" :fault="fault" :fault-field="faultField" />
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <VTextField
+        v-model="form.title"
+        class="title"
+        label="Title"
+        placeholder="as it will be pencilled"
+        maxlength="120"
+        :error-messages="faultField === 'title' ? fault : undefined"
+      />
+      <PlanSentence
+        v-model="form.plan"
+        :usual="null"
+        :wanted="goal(form.plan)"
+        :fault="fault"
+        :fault-field="faultField"
+      />
+      <PlanCustoms v-model:title="form.title" v-model:plan="form.plan" class="rest" />
+      <p v-if="fault && faultField !== 'title'" class="trouble" role="alert">{{ fault }}</p>
       <div class="buttons">
         <VBtn type="submit" :loading="busy">Start</VBtn><VBtn class="quiet" to="/editions">Leave it</VBtn>
       </div>
     </form>
   </div>
 </template>
+
+<style scoped>
+.title {
+  max-width: 420px;
+  margin-bottom: 20px;
+}
+.rest {
+  margin-top: 22px;
+}
+</style>

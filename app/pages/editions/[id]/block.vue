@@ -1,13 +1,10 @@
 <script setup lang="ts">
-import { flipWords } from '#core/block/block'
-import { date, percent } from '~/drawings/words'
+import { percent } from '~/drawings/words'
 
 const edition = useEdition()
-const units = useUnits()
 const open = ref<{ what: 'new' | 'change' | 'state' | 'exposure' | 'share'; blockId: string } | null>(
   edition.state!.blocks.length === 0 ? { what: 'new', blockId: '' } : null,
 )
-const mirrored = ref(true)
 const toggle = (what: 'change' | 'state' | 'exposure' | 'share', blockId: string) => {
   open.value = open.value?.what === what && open.value.blockId === blockId ? null : { what, blockId }
 }
@@ -19,32 +16,8 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
     <section v-for="known in edition.state!.blocks" :key="known.id" class="part">
       <div class="part-head">
         <h2>{{ known.block.name }}</h2>
-        <p>
-          {{ known.block.kind }}, {{ units.size(known.block.width, known.block.height) }},
-          {{ units.thickness(known.block.thickness) }} with its mount
-        </p>
       </div>
-      <p>
-        Image {{ units.size(known.block.image.width, known.block.image.height)
-        }}<template v-if="known.block.rotation !== 0"
-          >; turned {{ Math.abs(known.block.rotation) }}°
-          {{ known.block.rotation > 0 ? 'clockwise' : 'against the clock' }} to square it</template
-        ><template v-if="known.block.removed">; removed: {{ known.block.removed }}</template
-        >. {{ flipWords(known.block.transfer) }}
-      </p>
-      <p v-if="known.block.note" class="soft">{{ known.block.note }}</p>
-      <ol v-if="known.states.length > 0" class="lines states">
-        <li v-for="cut in known.states" :key="cut.stateId">
-          <strong>{{ cut.name }}</strong>, {{ date(cut.cutOn)
-          }}<span v-if="cut.note" class="soft"> · {{ cut.note }}</span
-          ><BlockPicture
-            v-if="cut.pictureId"
-            v-model:mirrored="mirrored"
-            :picture-id="cut.pictureId"
-            :what="cut.name"
-          />
-        </li>
-      </ol>
+      <BlockView :known="known" />
       <div v-if="!edition.state!.closedAt" class="buttons">
         <VBtn class="quiet" @click="toggle('state', known.id)">Record a state</VBtn>
         <VBtn class="quiet" @click="toggle('change', known.id)">Change {{ known.block.name }}</VBtn>
@@ -80,9 +53,3 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
     </section>
   </div>
 </template>
-
-<style scoped>
-.states {
-  margin-top: 14px;
-}
-</style>

@@ -7,16 +7,18 @@ import { date } from '~/drawings/words'
 
 const edition = useEdition()
 const { busy, fault, field, giving } = useGiving()
-const form = useFollowing(() => ({ title: edition.state!.title, plan: edition.state!.plan!, reason: '' }))
-const draft = useDraft(`plan ${edition.id}`, form)
+const standing = () => ({ title: edition.state!.title, plan: edition.state!.plan!, reason: '' })
+const form = useFollowing(standing)
+const draft = useDraft(`plan ${edition.id}`, form, standing)
+const plan = computed({ get: () => form.value.plan, set: (value) => (form.value.plan = value) })
 const layerName = ref('')
 const session = useSession()
 const supplies = useSupplies()
 const { planAll } = useTearPlans()
 onMounted(() => void supplies.load().catch(() => undefined))
 
-const layers = computed(() => Math.max(edition.state!.layers.length, form.value.plan.layersPlanned))
 const saved = ref(false)
+const locked = computed(() => !!edition.state!.closedAt || !edition.isTheirs)
 
 const changed = computed(
   () => !sameContent([form.value.title, form.value.plan], [edition.state!.title, edition.state!.plan]),
@@ -53,6 +55,17 @@ const piece = computed(() => {
   const lot = supplies.lots.find((known) => known.id === edition.state!.piece?.lotId)
   return lot && perSheet.value ? lot.price / perSheet.value : null
 })
+const answers = usePlanAnswers(
+  plan,
+  computed(() => ({ piece: piece.value, perSheet: perSheet.value, printer: printer.value })),
+)
+const { found, usual, wanted, start } = answers
+const points = computed(() =>
+  Array.from(found.value.chances, (chance, sheets) => ({ sheets, chance })).slice(wanted.value),
+)
+const marks = computed(() =>
+  found.value.answers.flatMap(({ confidence, sheets }) => (sheets === null ? [] : [{ confidence, sheets }])),
+)
 const versions = computed(() =>
   edition
     .state!.earlierPlans.map((earlier, i, all) => ({
@@ -74,6 +87,11 @@ async function save() {
   }
 }
 
+function leave() {
+  form.value = JSON.parse(JSON.stringify(standing()))
+  draft.done()
+}
+
 async function addLayer() {
   if (await giving(() => edition.give('add-layer', { name: layerName.value, blocks: [] }))) layerName.value = ''
 }
@@ -81,61 +99,53 @@ async function addLayer() {
 
 <template>
   <div>
-    <section class="part">
-      <div class="part-head"><h2>The plan</h2></div>
-      <OpenForm @submit.prevent="save">
-        <PlanFields v-model:title="form.title" v-model:plan="form.plan" :fault="fault" :fault-field="field" />
+    <form @submit.prevent="save">
+      <PlanSentence
+        v-model="form.plan"
+        :usual="usual"
+        :wanted="wanted"
+        :fault="fault"
+        :fault-field="field"
+        :disabled="locked"
+      />
+      <div v-if="changed || saved || fault" class="keep">
         <VTextField
           v-if="schoolChanged || form.reason"
           v-model="form.reason"
-          class="apart"
           label="Why the plan changes"
           :error-messages="field === 'reason' ? fault : undefined"
         />
-        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
         <div class="buttons">
-          <VBtn type="submit" :loading="busy" :disabled="!changed">Change the plan</VBtn>
-          <span v-if="saved && !changed" class="soft" role="status">The plan is changed.</span>
+          <template v-if="changed"
+            ><VBtn type="submit" :loading="busy">Change the plan</VBtn
+            ><VBtn class="quiet" @click="leave">Leave it as it was</VBtn></template
+          >
+          <span v-else-if="saved" class="soft" role="status">The plan is changed.</span>
         </div>
-      </OpenForm>
-    </section>
-    <section class="part">
-      <div class="part-head">
-        <h2>Sheets to start</h2>
-        <p>{{ layers === 1 ? 'one layer' : `${layers} layers` }}, then finishing</p>
-      </div>
-      <OpenForm @submit.prevent="save">
-        <SheetsToStart
-          v-model="form.plan"
-          :layers="edition.state!.layers.length"
-          :piece="piece"
-          :per-sheet="perSheet"
-          :printer="printer"
-        />
-        <InkEnough :layer-ids="edition.state!.layers.map((layer) => layer.id)" />
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-        <div class="buttons"><VBtn type="submit" :loading="busy" :disabled="!changed">Keep in the plan</VBtn></div>
-      </OpenForm>
-    </section>
-    <section class="part">
-      <div class="part-head">
-        <h2>Layers</h2>
-        <p>in the order they are pulled</p>
       </div>
-      <ol class="lines">
-        <LayerLine v-for="(layer, i) in edition.state!.layers" :key="layer.id" :layer="layer" :number="i + 1" />
-      </ol>
-      <OpenForm @submit.prevent="addLayer">
-        <div class="adding">
-          <VTextField
-            v-model="layerName"
-            label="One more layer"
-            placeholder="its colour, for instance"
-            maxlength="80"
+      <StartFigures v-model="form.plan" class="figures-part" :answers="answers" :disabled="locked" />
+      <ChanceCurve v-if="points.length > 1" :points="points" :marks="marks" :chosen="start" :goal="wanted" />
+      <section class="part small" aria-label="Layers, in the order they are pulled">
+        <ol class="lines">
+          <PlanLayer
+            v-for="(layer, i) in edition.state!.layers"
+            :key="layer.id"
+            :layer="layer"
+            :number="i + 1"
+            :disabled="locked"
           />
-          <VBtn class="quiet" type="submit" :loading="busy">Add the layer</VBtn>
-        </div>
-      </OpenForm>
+        </ol>
+        <InkEnough :layer-ids="edition.state!.layers.map((layer) => layer.id)" />
+      </section>
+    </form>
+    <form v-if="!locked" class="adding" @submit.prevent="addLayer">
+      <VTextField v-model="layerName" label="One more layer" placeholder="its colour, for instance" maxlength="80" />
+      <VBtn class="quiet" type="submit" :loading="busy">Add the layer</VBtn>
+    </form>
+    <section class="part small">
+      <PlanCustoms v-model:title="form.title" v-model:plan="form.plan" :disabled="locked" />
+      <PlanRates v-model="form.plan" :answers="answers" :per-sheet="perSheet" :disabled="locked" />
     </section>
     <section class="part">
       <div class="part-head">
@@ -161,6 +171,14 @@ async function addLayer() {
 </template>
 
 <style scoped>
+.keep {
+  margin: 14px 0 4px;
+}
+.figures-part {
+  margin-top: 18px;
+  padding-top: 14px;
+  border-top: 1px solid var(--rule);
+}
 .adding {
   display: flex;
   gap: 20px;

@@ -57,12 +57,15 @@ const gate = computed(() => {
   const place = state.value.layers.findIndex((l) => l.id === layerId.value)
   return gateOf(stackOf(state.value), place, state.value.plan!, edition.record, edition.studio.confidence)
 })
+/** The one thing that decides. */
 const gateWords = computed(() => {
-  const { waiting, morePulls } = gate.value
+  const { waiting, morePulls, cutNow, pulledFirst, isRough } = gate.value
   const sure = percent(edition.studio.confidence)
-  if (morePulls === 0) return `That is ${sure} or more without another pull.`
-  if (morePulls !== null) return `${morePulls} more pulled first would lift it to ${sure}.`
-  return waiting > 0 ? `Even all ${waiting} pulled first would not lift it to ${sure}.` : ''
+  if (morePulls === 0) return `It may be cut: ${chanceWords(cutNow, isRough)} without another pull.`
+  if (morePulls !== null) return `Not yet: ${morePulls} of the ${waiting} that wait, pulled first, make it ${sure}.`
+  return waiting > 0
+    ? `Not enough sheets: even all ${waiting} that wait, pulled first, make it ${chanceWords(pulledFirst, isRough)}. Want fewer prints, or take fresh sheets through every layer so far, before it is cut.`
+    : `Not enough sheets: ${chanceWords(cutNow, isRough)}, and none waits. Want fewer prints, or take fresh sheets through every layer so far, before it is cut.`
 })
 const spoilable = computed(() =>
   state.value.sheets.filter((s) =>
@@ -204,13 +207,17 @@ const spoil = async () => {
         <span v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</span>
       </div>
       <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate">
-        <strong>Before the next state is cut:</strong> {{ edition.at?.alive }} sheets alive,
-        {{ edition.at?.doubtful }} of them doubtful, {{ drying }} drying, {{ look.goal }} wanted. Chance
-        <strong>{{ chanceWords(gate.cutNow, gate.isRough) }}</strong> if it is cut now<template v-if="gate.waiting > 0"
-          >, which leaves the {{ gate.waiting }} still waiting behind, and
-          <strong>{{ chanceWords(gate.pulledFirst, gate.isRough) }}</strong> if they are pulled first</template
-        >; without the doubtful {{ chanceWords(look.chanceWithoutDoubtful, look.isRough) }}. {{ gateWords }} Once cut,
-        no more of this layer can ever be pulled.
+        <strong>Before the next state is cut.</strong> {{ gateWords }}
+        <span class="soft"
+          >{{ edition.at?.alive }} sheets alive, {{ edition.at?.doubtful }} of them doubtful, {{ drying }} drying,
+          {{ look.goal }} wanted. Cut now<template v-if="gate.waiting > 0"
+            >, with the {{ gate.waiting }} that wait left behind</template
+          >: {{ chanceWords(gate.cutNow, gate.isRough)
+          }}<template v-if="gate.waiting > 0"
+            >; all pulled first: {{ chanceWords(gate.pulledFirst, gate.isRough) }}</template
+          >; without the doubtful {{ chanceWords(look.chanceWithoutDoubtful, look.isRough) }}. Once cut, no more of this
+          layer can ever be pulled.</span
+        >
       </p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <OpenForm @submit.prevent="spoil">
