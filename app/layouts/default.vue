@@ -11,6 +11,7 @@ const rooms = [
 ]
 /** Browsers tell a private way from one that others can read. */
 const isPrivate = window.isSecureContext
+const { finding, keysShown } = useDoors()
 const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 </script>
 
@@ -28,6 +29,12 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
               :aria-current="here(room.to) ? 'page' : undefined"
               >{{ room.name }}</NuxtLink
             >
+          </li>
+          <li class="tall-14">
+            <button type="button" :aria-expanded="finding" @click="finding = true">Find <kbd>F</kbd></button>
+          </li>
+          <li class="tall-14">
+            <button type="button" :aria-expanded="keysShown" @click="keysShown = true">Keys <kbd>K</kbd></button>
           </li>
         </ul>
       </nav>
@@ -50,6 +57,8 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
       <p v-if="!isPrivate" class="who">
         Without HTTPS others in the network can read along, and the bench cannot start while the server is away.
       </p>
+      <FindDialog v-model="finding" />
+      <KeysDialog v-model="keysShown" />
       <main id="content" tabindex="-1"><slot /></main>
     </div>
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FloorReply } from '#shared/replies/replies'
 import type { Stroke } from '~/drawings/tally'
-import { ago, howLong, chanceWords } from '~/drawings/words'
+import { ago, chanceWords, figured, howLong } from '~/drawings/words'
 
 useHead({ title: 'The floor · Ample Tally' })
 const session = useSession()
@@ -34,6 +34,10 @@ onMounted(async () => {
 })
 onUnmounted(unlisten)
 
+/** More presses than a screen holds at their ease. */
+const many = computed(() => (floor.value?.running.length ?? 0) > 5)
+const isEmpty = computed(() => floor.value?.counts.length === 0)
+
 const partOfDay = computed(() => {
   const day = new Date(now.value)
   const part = day.getHours() < 12 ? 'morning' : day.getHours() < 18 ? 'afternoon' : 'evening'
@@ -65,53 +69,96 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template v-if="floor">
-      <section class="part" aria-labelledby="presses">
-        <div class="part-head"><h2 id="presses">At the presses</h2></div>
-        <p v-if="floor.running.length === 0" class="soft">
-          Nobody has pulled in the last twelve hours. <NuxtLink to="/editions">Open an edition</NuxtLink> and go to the
-          bench.
+      <section v-if="isEmpty" class="part">
+        <p class="sentence">
+          No edition is here yet. <NuxtLink to="/editions/new">Start the first one</NuxtLink>: say how many prints, and
+          how many sheets to start follows from it.
         </p>
-        <ul v-else class="lines running">
-          <li v-for="edition in floor.running" :key="edition.id">
-            <div>
-              <h3>{{ edition.pressName || 'By hand' }}</h3>
-              <NuxtLink :to="`/editions/${edition.id}/pull`">{{ edition.title }}</NuxtLink><span class="soft"
-                >, {{ edition.layerName }}</span
-              >
-            </div>
-            <TallyDrawing still :strokes="strokes(edition)" :cell="11" :tall="2.2" :label="edition.title" />
-            <div class="figure">
-              <strong
-                >{{ edition.goodHere }} good, {{ edition.left }} to pull<template v-if="edition.minutesLeft"
-                  >, {{ howLong(edition.minutesLeft) }}</template
-                ></strong
-              >
-              <span class="soft"
-                >{{ chanceWords(edition.chance, edition.chanceIsRough) }} chance of {{ edition.goal }} ·
-                {{ ago(edition.lastPullAt, now) }}</span
-              >
-            </div>
-          </li>
-        </ul>
+        <p class="soft first">
+          From there on it is torn, inked, proved and pulled stroke by stroke at the bench, curated, numbered and
+          signed. The demo, started with <code>npm run demo</code>, shows a whole room at work.
+        </p>
       </section>
-      <section class="part" aria-labelledby="waiting">
-        <div class="part-head"><h2 id="waiting">Waiting for a decision</h2></div>
-        <p v-if="floor.decisions.length === 0" class="soft">Nothing waits.</p>
-        <ul v-else class="lines decisions">
-          <li v-for="decision in floor.decisions" :key="decision.what">
-            <NuxtLink :to="`/editions/${decision.editionId}/${decision.stop}`">{{ decision.what }}</NuxtLink>
-            <span class="soft">{{ decision.why }}</span>
-          </li>
-        </ul>
-      </section>
+      <template v-else>
+        <section class="part" aria-labelledby="presses">
+          <div class="part-head"><h2 id="presses">At the presses</h2></div>
+          <p v-if="floor.running.length === 0" class="soft">
+            Nobody has pulled in the last twelve hours. <NuxtLink to="/editions">Open an edition</NuxtLink> and go to
+            the bench.
+          </p>
+          <ul v-else class="lines running" :class="{ many }">
+            <li v-for="edition in floor.running" :key="edition.id">
+              <div class="place">
+                <h3>{{ edition.pressName || 'By hand' }}</h3>
+                <span
+                  ><NuxtLink :to="`/editions/${edition.id}/pull`">{{ edition.title }}</NuxtLink
+                  ><span class="soft">, {{ edition.layerName }}</span></span
+                >
+              </div>
+              <TallyDrawing
+                still
+                :strokes="strokes(edition)"
+                :cell="many ? 8 : 11"
+                :tall="many ? 1.8 : 2.2"
+                :label="edition.title"
+              />
+              <div class="figure">
+                <strong
+                  >{{ edition.goodHere }} good, {{ edition.left }} to pull<template v-if="edition.minutesLeft"
+                    >, {{ howLong(edition.minutesLeft) }}</template
+                  ></strong
+                >
+                <span class="soft"
+                  >{{ chanceWords(edition.chance, edition.chanceIsRough) }} chance of {{ edition.goal }} ·
+                  {{ ago(edition.lastPullAt, now) }}</span
+                >
+              </div>
+            </li>
+          </ul>
+        </section>
+        <div class="beside">
+          <section class="part" aria-labelledby="waiting">
+            <div class="part-head"><h2 id="waiting">Waiting for a decision</h2></div>
+            <p v-if="floor.decisions.length === 0" class="soft">Nothing waits.</p>
+            <ul v-else class="lines decisions">
+              <li v-for="decision in floor.decisions" :key="decision.what">
+                <NuxtLink :to="`/editions/${decision.editionId}/${decision.stop}`">{{ decision.what }}</NuxtLink>
+                <span class="soft">{{ decision.why }}</span>
+              </li>
+            </ul>
+          </section>
+          <section class="part" aria-labelledby="short">
+            <div class="part-head"><h2 id="short">Short</h2></div>
+            <p v-if="floor.short.length === 0" class="soft">Paper and ink last for what is begun.</p>
+            <ul v-else class="lines decisions">
+              <li v-for="one in floor.short" :key="one.what">
+                <NuxtLink :to="one.to">{{ one.what }}</NuxtLink>
+                <span class="soft">{{ one.why }}</span>
+              </li>
+            </ul>
+            <div class="part-head drying"><h2>Drying</h2></div>
+            <p v-if="floor.drying.length === 0" class="soft">Nothing dries.</p>
+            <ul v-else class="lines decisions">
+              <li v-for="one in floor.drying" :key="one.editionId">
+                <NuxtLink :to="`/editions/${one.editionId}/pull`">{{ one.title }}</NuxtLink>
+                <span class="soft">{{ figured(one.sheets, 'sheet') }}</span>
+              </li>
+            </ul>
+          </section>
+        </div>
+      </template>
     </template>
   </div>
 </template>
 
 <style scoped>
+.first {
+  margin-top: 10px;
+  max-width: 64ch;
+}
 .running li {
   display: grid;
-  grid-template-columns: 210px minmax(0, 1fr) 250px;
+  grid-template-columns: 230px minmax(0, 1fr) 250px;
   gap: 20px;
   align-items: center;
 }
@@ -123,8 +170,34 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
 .running .figure strong {
   display: block;
 }
-.decisions {
-  max-width: 720px;
+/* A room in full swing: every press on one screen. */
+.many li {
+  padding: 3px 0;
+  grid-template-columns: 360px minmax(0, 1fr) 430px;
+  min-height: 32px;
+}
+.many .place,
+.many .figure {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  align-items: baseline;
+}
+.many .place {
+  flex-wrap: nowrap;
+  white-space: nowrap;
+  overflow: hidden;
+}
+.many .figure {
+  justify-content: end;
+}
+.beside {
+  display: grid;
+  grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr);
+  gap: 0 40px;
+}
+.drying {
+  margin-top: 20px;
 }
 .decisions li {
   display: grid;
@@ -134,12 +207,15 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
   font-weight: 600;
 }
 @media (max-width: 900px) {
-  .running li {
+  .running li,
+  .many li,
+  .beside {
     grid-template-columns: minmax(0, 1fr);
     gap: 6px;
   }
   .running .figure {
     text-align: left;
+    justify-content: start;
   }
 }
 </style>

@@ -1,4 +1,4 @@
-import { readFloor } from '../services/editions'
+import { readFloor } from '../services/floor'
 import { asking } from '../services/session'
 
 export default defineEventHandler(async (event) => {

@@ -5,6 +5,7 @@ import { DatabaseUnusable, rows } from './connections'
 import * as ledger from './migrations/0001-ledger'
 import * as signIns from './migrations/0002-sign-ins'
 import * as heads from './migrations/0003-heads'
+import * as finds from './migrations/0004-finds'
 
 /** One step of the file's shape, by name. */
 export interface Migration {
@@ -17,6 +18,7 @@ const migrations: readonly Migration[] = [
   { name: '0001-ledger', ...ledger },
   { name: '0002-sign-ins', ...signIns },
   { name: '0003-heads', ...heads },
+  { name: '0004-finds', ...finds },
 ]
 
 const storage = (db: Sequelize) => ({

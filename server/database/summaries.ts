@@ -31,7 +31,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 7
+export const summaryVersion = 8
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -43,6 +43,8 @@ export interface SummaryRow {
   title: string
   state: string
   changed_at: string
+  /** What it is found by. */
+  words: string
   data: string
 }
 
@@ -89,6 +91,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     goodHere: layer ? goodAt(state, layer.id) : 0,
     doubtful: at.doubtful,
     rejects: at.rejects,
+    drying: tallied(state, 'is drying'),
     signed: at.signed,
     numbered: at.numbered,
     impressions: tallied(state, 'live'),
@@ -141,32 +144,43 @@ function pressSummary(state: PressState): PressSummary {
   return { id: streamId(state.stream), name: state.name, kind: state.kind, divisions: state.divisions }
 }
 
+/** An edition is found by who signs it, how it is made, and its papers and presses too. */
+const wordsOf = ({ plan, torn, layers }: EditionState) => [
+  plan?.artist ?? null,
+  plan?.method ?? null,
+  ...new Set(torn.map(({ lotName }) => lotName)),
+  ...new Set(layers.flatMap((layer) => [layer.name, setupInForce(layer)?.pressName ?? null])),
+]
+
 /**
  * A stream's line for the lists, or null for streams that have none.
  * @param changedAt when its last event was stored: lists are in the order of the server's clock, never of a browser's
  */
 export function summaryRow(state: StreamState, changedAt: string): SummaryRow | null {
   const kind = streamKind(state.stream)
-  const row = (title: string, word: string, data: object): SummaryRow => ({
+  const row = (title: string, word: string, data: object, more: (string | null)[] = []): SummaryRow => ({
     stream: state.stream,
     kind,
     version: summaryVersion,
     title,
     state: word,
     changed_at: changedAt,
+    words: [title, ...more].filter(Boolean).join(' '),
     data: JSON.stringify(data),
   })
   switch (kind) {
     case 'edition': {
       const edition = state as EditionState
-      return edition.plan === null ? null : row(edition.title, stateWord(edition), editionSummary(edition))
+      return edition.plan === null
+        ? null
+        : row(edition.title, stateWord(edition), editionSummary(edition), wordsOf(edition))
     }
     case 'lot':
-      return row((state as LotState).name, '', lotSummary(state as LotState))
+      return row((state as LotState).name, '', lotSummary(state as LotState), [(state as LotState).maker])
     case 'batch':
       return row((state as BatchState).name, '', batchSummary(state as BatchState))
     case 'tub':
-      return row((state as TubState).name, '', tubSummary(state as TubState))
+      return row((state as TubState).name, '', tubSummary(state as TubState), [(state as TubState).maker])
     case 'block':
       return (
         (state as BlockState).book && row((state as BlockState).book!.block.name, '', blockSummary(state as BlockState))
@@ -181,10 +195,10 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
 /** Insert or replace summaries, on the connection that writes. */
 export async function putSummaries(db: Sequelize, given: SummaryRow[]): Promise<void> {
   if (given.length === 0) return
-  const places = given.map(() => '(?, ?, ?, ?, ?, ?, ?)').join(', ')
+  const places = given.map(() => '(?, ?, ?, ?, ?, ?, ?, ?)').join(', ')
   await db.query(
-    `INSERT INTO summaries (stream, kind, version, title, state, changed_at, data) VALUES ${places}
-     ON CONFLICT (stream) DO UPDATE SET version = excluded.version, title = excluded.title, state = excluded.state, changed_at = excluded.changed_at, data = excluded.data`,
+    `INSERT INTO summaries (stream, kind, version, title, state, changed_at, words, data) VALUES ${places}
+     ON CONFLICT (stream) DO UPDATE SET version = excluded.version, title = excluded.title, state = excluded.state, changed_at = excluded.changed_at, words = excluded.words, data = excluded.data`,
     {
       replacements: given.flatMap((row) => [
         row.stream,
@@ -193,6 +207,7 @@ export async function putSummaries(db: Sequelize, given: SummaryRow[]): Promise<
         row.title,
         row.state,
         row.changed_at,
+        row.words,
         row.data,
       ]),
     },

@@ -4,8 +4,6 @@ import type {
   BatchSummary,
   EditionReply,
   EditionsReply,
-  EditionSummary,
-  FloorReply,
   LotSummary,
   PressSummary,
   StoresReply,
@@ -87,56 +85,4 @@ export async function readStores(room: Pressroom): Promise<StoresReply> {
     room.ledger.read<StudioState>('studio'),
   ])
   return { lots, batches, tubs, presses, rollers: studio.rollers }
-}
-
-const sinceShown = 12 * 3600_000
-
-/** What is happening now, and what waits for a person. */
-export async function readFloor(room: Pressroom, now: number): Promise<FloorReply> {
-  const { editions } = await listEditions(room, { limit: 200 })
-  const open = editions.filter((edition) => edition.state !== 'closed')
-  const counts = await rows<{ state: string; editions: number }>(
-    room.db.reader,
-    `SELECT state, count(*) AS editions FROM summaries WHERE kind = 'edition' GROUP BY state`,
-  )
-  return {
-    running: room.pulledLately
-      .since(now - sinceShown)
-      .flatMap((id) => open.find((edition) => edition.id === id && edition.unfinished > 0) ?? []),
-    decisions: open.flatMap(decisionsFor),
-    counts,
-  }
-}
-
-type Waiting = FloorReply['decisions'][number]
-
-/** What an edition waits for, the most pressing first. */
-function decisionsFor(edition: EditionSummary): Waiting[] {
-  const found: Waiting[] = []
-  const add = (what: string, why: string, stop: string) =>
-    found.push({ editionId: edition.id, title: edition.title, what, why, stop })
-  if (edition.disputed > 0)
-    add(
-      `Settle ${edition.disputed} disputed ${edition.disputed === 1 ? 'pull' : 'pulls'} of ${edition.title}`,
-      'They arrived late or took a sheet that was gone. Nothing is lost.',
-      'pull',
-    )
-  if (!edition.balances) add(`Look at the count of ${edition.title}`, 'It does not balance.', 'pull')
-  if (edition.state === 'numbering')
-    add(
-      `Curate and number ${edition.title}`,
-      `${edition.good} good, ${edition.doubtful} doubtful of ${edition.goal} wanted.`,
-      'curate',
-    )
-  if (edition.state === 'signing' && edition.signed < edition.numbered)
-    add(`Sign ${edition.title}`, `${edition.signed} of ${edition.numbered} signed.`, 'sign')
-  if (edition.state === 'signing' && edition.signed === edition.numbered)
-    add(`Close ${edition.title}`, `All ${edition.numbered} prints are signed.`, 'close')
-  if (edition.state === 'pulling' && edition.chance < 0.8)
-    add(
-      `Go on with ${edition.title}?`,
-      `${edition.alive} sheets alive for ${edition.goal}: chance ${Math.round(edition.chance * 100)} %.`,
-      'pull',
-    )
-  return found
 }

@@ -12,6 +12,10 @@ export class EditionsQuery {
   @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(200) limit?: number
 }
 
+export class FindQuery {
+  @IsString() @MaxLength(120) text!: string
+}
+
 export class LiveQuery {
   @IsOptional() @Type(() => Number) @IsInt() @Min(0) after?: number
 }

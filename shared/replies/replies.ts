@@ -133,6 +133,7 @@ export interface EditionSummary {
   goodHere: number
   doubtful: number
   rejects: number
+  drying: number
   signed: number
   numbered: number
   impressions: number
@@ -210,9 +211,28 @@ export interface StoresReply {
   rollers: Roller[]
 }
 
+/** One thing that was found, in the words of the room. */
+export interface Found {
+  /** edition, sheet, print, person, paper, ink, tub, block. */
+  kind: string
+  words: string
+  /** How it stands. */
+  told: string
+  /** Where it is seen. */
+  to: string
+}
+
+export interface FindReply {
+  found: Found[]
+}
+
 export interface FloorReply {
   running: EditionSummary[]
   decisions: { editionId: string; title: string; what: string; why: string; stop: string }[]
+  /** Sheets between two layers, or finished and not dry. */
+  drying: { editionId: string; title: string; sheets: number }[]
+  /** Paper and ink that do not last. */
+  short: { what: string; why: string; to: string }[]
   counts: { state: string; editions: number }[]
 }
 

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, expect, expectAccessible, openSetUp, test } from '../fixtures/browser'
+import { choose, expect, expectAccessible, openSetUp, test, unfold } from '../fixtures/browser'
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 const click = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
@@ -9,7 +9,7 @@ async function openInk(page: Page, url: string) {
   await page.goto(`${url}/editions`)
   await page.getByRole('link', { name: 'Slack Water' }).click()
   await page.locator('.strip').getByRole('link', { name: /^Ink/ }).click()
-  await expect(page.getByRole('heading', { name: 'How much' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Enough?' })).toBeVisible()
 }
 
 test('a transparent first layer is mixed at the scale, over-poured, put right, kept and topped up', async ({
@@ -22,6 +22,7 @@ test('a transparent first layer is mixed at the scale, over-poured, put right, k
   await expect(page.getByText('34 sheets to pull, 2 warm-ups, 4 proofs.')).toBeVisible()
 
   // A batch of its own for the first layer.
+  await unfold(page, 'Ink of each zone')
   await page.locator('.v-select', { hasText: 'Batch' }).locator('.v-field__clearable').first().click()
   await click(page, 'Use this ink')
   await page.getByRole('link', { name: 'Mix it' }).click()
@@ -150,6 +151,7 @@ test('a roller too small for the block says so, and the routine with its chores 
   await page.goto(`${server.url}/editions`)
   await page.getByRole('link', { name: 'Harbour Scales' }).click()
   await page.locator('.strip').getByRole('link', { name: /^Ink/ }).click()
+  await unfold(page, 'Roll up')
   await choose(page, 'Roller', /^small hard/)
   await expect(page.getByText(/small hard is narrower than the block: laps will show/)).toBeVisible()
   await choose(page, 'Roller', /^large soft/)
@@ -179,8 +181,19 @@ test('the blend shows an unwanted hue and what would bridge it; a block’s pict
   await page.goto(`${server.url}/editions`)
   await page.getByRole('link', { name: 'Ferry Clock' }).click()
   await page.locator('.strip').getByRole('link', { name: /^Ink/ }).click()
-  await expect(page.getByRole('img', { name: /^Blended strip of 2 inks, green shows in it/ })).toBeVisible()
+  await expect(page.getByRole('group', { name: /^Blended strip of 2 inks, green shows in it/ })).toBeVisible()
   await expect(page.getByText(/Green shows in the middle/)).toContainText('Between the two could go:')
+  // A bead moves along the slab by key and by hand, and never past its neighbour.
+  const bead = page.getByRole('slider', { name: /^Bead 1/ })
+  const was = Number(await bead.getAttribute('aria-valuenow'))
+  await bead.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(bead).toHaveAttribute('aria-valuenow', String(was + 1))
+  await bead.dragTo(page.getByRole('slider', { name: /^Bead 2/ }))
+  await expect(page.getByRole('slider', { name: /^Bead 2/ })).toHaveAttribute(
+    'aria-valuenow',
+    (await bead.getAttribute('aria-valuenow'))!,
+  )
   await field(page, 'rolled in several directions').check()
   await expect(page.getByText('Rolled in more than one direction')).toBeVisible()
   await click(page, 'It is meant so')
@@ -309,6 +322,7 @@ test('a batch is drawn down, mixed again, a run of it weighed; layers are dragge
     .getByRole('group', { name: 'Layer' })
     .getByRole('button', { name: /slate blue/ })
     .click()
+  await page.getByText('How that is reckoned').click()
   await expect(page.getByText(/Guessed: .*a film of 8 µm/)).toBeVisible()
   await click(page, 'Work with it: slate 2')
   await click(page, 'Weigh the run: slate 2')
@@ -367,6 +381,7 @@ test('two zones of one layer lie side by side, never one over the other, and mov
 }) => {
   const server = await pressroom({ demo: true })
   await openInk(page, server.url)
+  await unfold(page, 'Ink of each zone')
   await click(page, 'One more zone')
   await page.locator('.v-select', { hasText: 'Batch' }).nth(1).click()
   await page.getByRole('option', { name: /^dusk rose/ }).click()

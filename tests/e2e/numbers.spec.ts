@@ -1,4 +1,4 @@
-import { choose, countOf as count, expect, givePinAgain, openEdition, test } from '../fixtures/browser'
+import { countOf as count, expect, givePinAgain, openEdition, say, test, unfold } from '../fixtures/browser'
 
 test('an edition counted from its good pulls, numbered by hand, taken back and given again', async ({
   page,
@@ -8,7 +8,7 @@ test('an edition counted from its good pulls, numbered by hand, taken back and g
   quiet.allow(/status of 422/)
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Tin Roofs', /^Plan/)
-  await choose(page, 'Number 1 goes to', 'by hand')
+  await say(page, 'Number 1 goes to', 'by hand')
   await page.getByRole('button', { name: 'Change the plan' }).click()
   await expect(page.getByText('The plan is changed.')).toBeVisible()
   await page.getByRole('link', { name: /^Curate/ }).click()
@@ -70,6 +70,7 @@ test('a signed edition is amended with a reason, closed, and reopened with anoth
   await expect(page.getByText('block kept in drawer 3')).toBeVisible()
   await expect(page.getByText('one was promised twice')).toBeVisible()
   await page.getByRole('link', { name: /^Press/ }).click()
+  await unfold(page, 'Set it anew')
   await expect(page.getByRole('button', { name: 'Set the press' })).toBeDisabled()
   await page.getByRole('link', { name: /^Close/ }).click()
   await page.getByRole('button', { name: 'Reopen' }).click()

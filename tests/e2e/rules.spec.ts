@@ -1,4 +1,4 @@
-import { choose, countOf as count, expect, goTo as stop, openEdition, test } from '../fixtures/browser'
+import { choose, countOf as count, expect, goTo as stop, openEdition, say, test } from '../fixtures/browser'
 import type { Page } from '@playwright/test'
 
 /** Say of the first pull that stands as good that it is none. */
@@ -37,8 +37,8 @@ test('numbers that are given move with the plan, and a plan that is too small fo
   await expect(page.getByRole('cell', { name: '1/19', exact: true })).toBeVisible()
   const change = async (prints: string) => {
     await stop(page, /^Plan/)
-    await choose(page, 'The size is', /^declared/)
-    await page.getByLabel('Prints', { exact: true }).fill(prints)
+    await say(page, 'The size is', 'declared before printing')
+    await say(page, 'Prints', prints)
     await page.getByLabel('Why the plan changes').fill('the show asks for a declared edition')
     await page.getByRole('button', { name: 'Change the plan' }).click()
   }
@@ -56,6 +56,7 @@ test('numbers that are given move with the plan, and a plan that is too small fo
 test('a sheet spoiled on the rack shows in the rate of the next plan', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Net Loft Stairs', /^Plan/)
+  await page.getByText('What that takes, stage by stage').click()
   const rests = page.getByRole('row', { name: /^layer 1/ }).first()
   await expect(rests).toContainText('in this room')
   const { editions } = await (await page.request.get(`${server.url}/api/editions?limit=100`)).json()

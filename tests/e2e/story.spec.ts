@@ -26,7 +26,7 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
   await expect(page.getByText('That is not the token').first()).toBeVisible()
   await field('Token').fill(setUpToken.toLowerCase())
   await click('Open the pressroom')
-  await expect(page.getByText('Nobody has pulled')).toBeVisible()
+  await expect(page.getByText('No edition is here yet')).toBeVisible()
 
   // Plan: 20 prints, one layer, two artist's proofs. A half-filled form survives a reload.
   await page.getByRole('link', { name: 'Editions', exact: true }).click()

@@ -47,6 +47,21 @@ const strip = computed(() =>
       )
     : [],
 )
+/** Each bead reaches half-way to its neighbours. */
+const beads = computed(() =>
+  form.value.stripes.map((stripe, i, all) => {
+    const before = i === 0 ? 0 : (all[i - 1]!.at + stripe.at) / 2
+    const after = i === all.length - 1 ? 1 : (stripe.at + all[i + 1]!.at) / 2
+    const mix = stripes.value[i]!.mix
+    return {
+      name: supplies.batches.find(({ id }) => id === stripe.batchId)?.name ?? '',
+      hex: mix ? filmHex(mix.pigment, paper.value, 4 * usualFilm) : paper.value,
+      at: stripe.at,
+      share: Math.max(0.05, after - before),
+      told: '',
+    }
+  }),
+)
 const unwanted = computed(() => (form.value.avoid ? stretchesOf(strip.value, form.value.avoid) : []))
 const roller = computed(() => props.layer.rollUp?.roller ?? null)
 const narrow = computed(() => roller.value !== null && props.across !== null && roller.value.width < props.across)
@@ -81,32 +96,19 @@ async function without() {
 
 <template>
   <div>
-    <figure v-if="ready" class="slab">
-      <svg
-        :viewBox="`0 0 ${places * 8} 104`"
-        role="img"
-        :aria-label="`Blended strip of ${form.stripes.length} inks${unwanted.length > 0 ? `, ${form.avoid} shows in it` : ''}`"
-      >
-        <rect :width="places * 8" height="104" :fill="paper" />
-        <rect v-for="(seen, i) in strip" :key="i" :x="i * 8" y="10" width="8.4" height="72" :fill="hexOf(seen)" />
-        <path
-          v-for="(stretch, i) in unwanted"
-          :key="`u${i}`"
-          :d="`M${stretch.from * places * 8},88 H${stretch.to * places * 8}`"
-          class="unwanted"
-        />
-        <path
-          v-for="(stripe, i) in form.stripes"
-          :key="`s${i}`"
-          :d="`M${stripe.at * places * 8},98 l-5,6 h10 z`"
-          class="middle"
-        />
-      </svg>
-      <figcaption class="soft">
-        The roller’s width on this paper, {{ charges === 0 ? 'freshly laid' : `after ${charges} charges` }}; a
-        prediction.
-      </figcaption>
-    </figure>
+    <SlabDrawing
+      v-if="ready"
+      :beads="beads"
+      :rolled="strip.map(hexOf)"
+      :marked="unwanted.map(({ from, to }) => ({ from, to, told: `${form.avoid} shows here` }))"
+      :roller="roller"
+      :across="across"
+      movable
+      :label="`Blended strip of ${form.stripes.length} inks${unwanted.length > 0 ? `, ${form.avoid} shows in it` : ''}`"
+      @move="(i, at) => (form.stripes[i]!.at = at)"
+      >Drag a bead along the slab, or move it with the arrow keys. The roller’s width on this paper,
+      {{ charges === 0 ? 'freshly laid' : `after ${charges} charges` }}; a prediction, a draw-down decides.</SlabDrawing
+    >
     <p v-else class="soft">Choose a batch for each stripe, and the blend is laid out here.</p>
     <p v-if="unwanted.length > 0" class="warning">
       {{ form.avoid![0]!.toUpperCase() + form.avoid!.slice(1) }} shows in the middle, over
@@ -141,16 +143,6 @@ async function without() {
         :items="supplies.batches.map((batch) => ({ value: batch.id, title: batch.name }))"
         no-data-text="No ink is mixed yet"
       />
-      <label class="soft"
-        >its middle, {{ Math.round(stripe.at * 100) }} %
-        <input
-          v-model.number="stripe.at"
-          type="range"
-          min="0"
-          max="1"
-          step="0.01"
-          :aria-label="`Middle of stripe ${i + 1}`"
-      /></label>
       <button
         v-if="form.stripes.length > 2"
         type="button"
@@ -198,26 +190,6 @@ async function without() {
 </template>
 
 <style scoped>
-.slab {
-  max-width: 720px;
-}
-svg {
-  width: 100%;
-  height: auto;
-  display: block;
-  border: 1px solid var(--rule);
-}
-figcaption {
-  font-size: 0.82rem;
-  padding: 4px 0 10px;
-}
-.unwanted {
-  stroke: var(--reject);
-  stroke-width: 4;
-}
-.middle {
-  fill: var(--ink);
-}
 .warning {
   color: var(--doubtful);
   font-weight: 600;
@@ -234,7 +206,7 @@ figcaption {
 }
 .stripe {
   display: grid;
-  grid-template-columns: minmax(160px, 260px) 220px auto;
+  grid-template-columns: minmax(160px, 260px) auto;
   gap: 20px;
   align-items: end;
   padding-bottom: 4px;

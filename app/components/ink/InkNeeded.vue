@@ -56,51 +56,52 @@ const g = (value: number) => `${value.toFixed(1)} g`
           >Mix it</NuxtLink
         >
       </p>
-      <table v-if="need.job.impressions > 0" class="ruled">
-        <tbody>
-          <tr>
-            <td>on the prints</td>
-            <td class="soft">
-              {{ need.job.impressions }} × {{ need.amount.anImpression.toFixed(3) }} g:
-              {{ (need.job.blockArea / 100).toFixed(0) }} cm², {{ percent(need.job.inkedShare) }} inked,
-              {{ need.guess.film.toFixed(1) }} µm, {{ need.guess.density.toFixed(2) }} g/cm³
-            </td>
-            <td class="number">{{ g(need.amount.prints) }}</td>
-          </tr>
-          <tr v-if="need.amount.wiped > 0">
-            <td>wiped or masked away</td>
-            <td class="soft">{{ percent(need.job.wipedShare) }} of the block at every pull</td>
-            <td class="number">{{ g(need.amount.wiped) }}</td>
-          </tr>
-          <tr>
-            <td>on roller and slab</td>
-            <td class="soft">
-              {{ need.job.sessions }} wash-{{ need.job.sessions === 1 ? 'up' : 'ups' }},
-              {{ ((need.job.rollerSurface + need.job.slabArea) / 100).toFixed(0) }} cm², {{ need.guess.held }} µm
-            </td>
-            <td class="number">{{ g(need.amount.held) }}</td>
-          </tr>
-          <tr>
-            <td>lost in handling</td>
-            <td class="soft">{{ percent(need.guess.loss) }} of the sum</td>
-            <td class="number">{{ g(need.amount.loss) }}</td>
-          </tr>
-          <tr class="sum">
-            <td>in all</td>
-            <td class="soft">
-              {{
-                need.measured > 0
-                  ? `the film rests on ${(need.measured / 1e6).toFixed(1)} m² printed here`
-                  : `between ${g(need.least)} and ${g(need.most)}: film from ${filmRange.least} to ${filmRange.most} µm; roller and slab hold the same`
-              }}
-            </td>
-            <td class="number">{{ g(need.amount.total) }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-if="need.guessed.length > 0 && need.job.impressions > 0" class="soft guessed">
-        Guessed: {{ need.guessed.join('; ') }}.
-      </p>
+      <details v-if="need.job.impressions > 0">
+        <summary>How that is reckoned</summary>
+        <table class="ruled">
+          <tbody>
+            <tr>
+              <td>on the prints</td>
+              <td class="soft">
+                {{ need.job.impressions }} × {{ need.amount.anImpression.toFixed(3) }} g:
+                {{ (need.job.blockArea / 100).toFixed(0) }} cm², {{ percent(need.job.inkedShare) }} inked,
+                {{ need.guess.film.toFixed(1) }} µm, {{ need.guess.density.toFixed(2) }} g/cm³
+              </td>
+              <td class="number">{{ g(need.amount.prints) }}</td>
+            </tr>
+            <tr v-if="need.amount.wiped > 0">
+              <td>wiped or masked away</td>
+              <td class="soft">{{ percent(need.job.wipedShare) }} of the block at every pull</td>
+              <td class="number">{{ g(need.amount.wiped) }}</td>
+            </tr>
+            <tr>
+              <td>on roller and slab</td>
+              <td class="soft">
+                {{ need.job.sessions }} wash-{{ need.job.sessions === 1 ? 'up' : 'ups' }},
+                {{ ((need.job.rollerSurface + need.job.slabArea) / 100).toFixed(0) }} cm², {{ need.guess.held }} µm
+              </td>
+              <td class="number">{{ g(need.amount.held) }}</td>
+            </tr>
+            <tr>
+              <td>lost in handling</td>
+              <td class="soft">{{ percent(need.guess.loss) }} of the sum</td>
+              <td class="number">{{ g(need.amount.loss) }}</td>
+            </tr>
+            <tr class="sum">
+              <td>in all</td>
+              <td class="soft">
+                {{
+                  need.measured > 0
+                    ? `the film rests on ${(need.measured / 1e6).toFixed(1)} m² printed here`
+                    : `between ${g(need.least)} and ${g(need.most)}: film from ${filmRange.least} to ${filmRange.most} µm; roller and slab hold the same`
+                }}
+              </td>
+              <td class="number">{{ g(need.amount.total) }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="need.guessed.length > 0" class="soft guessed">Guessed: {{ need.guessed.join('; ') }}.</p>
+      </details>
     </section>
   </div>
 </template>

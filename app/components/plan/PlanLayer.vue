@@ -17,7 +17,7 @@ const orders = [
   { value: 'reversed', title: 'last pulled first' },
 ]
 const blocks = computed(() =>
-  edition.state!.blocks.filter(({ id }) => props.layer.blocks.includes(id)).map(({ name }) => name),
+  edition.state!.blocks.filter(({ id }) => props.layer.blocks.includes(id)).map(({ block }) => block.name),
 )
 /** What its inks look like on the paper, where that is known. */
 const inks = computed(() =>

@@ -5,7 +5,7 @@ import { type AdjustmentKind, adjustmentKinds } from '#core/print/verdicts'
 import { likelyFaults } from '#core/run/likely-faults'
 import { outlook } from '#core/run/outlook'
 import { strokesOf } from '~/drawings/tally'
-import { ago, counted } from '~/drawings/words'
+import { ago, figured } from '~/drawings/words'
 
 definePageMeta({ layout: 'bench' })
 const route = useRoute()
@@ -65,7 +65,7 @@ const ready = computed(() => hindrance.value === '')
 const likely = computed(() => (state.value ? likelyFaults(state.value, bench.layerId.value, edition.record) : []))
 const storing = computed(() => {
   if (edition.unsent > 0)
-    return `${counted(edition.unsent, 'tap')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
+    return `${figured(edition.unsent, 'tap')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
   return outbox.refused.length > 0
     ? `${outbox.refused.length} refused, see Office`
     : live.connected
@@ -174,7 +174,7 @@ const keys: Record<string, () => unknown> = {
 }
 
 function onKey(event: KeyboardEvent) {
-  if (changing.value || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
+  if (isAsking() || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
   const target = event.target as HTMLElement
   if (['INPUT', 'SELECT', 'TEXTAREA'].includes(target.tagName)) return
   // Space on a focused button other than the Good bar is that button's own.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { routineWords } from '#core/ink/roll-up'
 import { blockOf } from '#core/run/ink-need'
 import { shares } from '#core/ink/component'
 import { grams } from '~/drawings/words'
@@ -10,7 +11,6 @@ const { layerId, layer } = useLayerChoice(typeof route.query.layer === 'string' 
 const trouble = ref('')
 const loaded = ref(false)
 const openBatch = ref('')
-const overprints = ref((edition.state!.overprint?.wishes.length ?? 0) > 0)
 onMounted(async () => {
   await supplies.load().catch((error: unknown) => {
     trouble.value = wordsOf(error)
@@ -26,10 +26,7 @@ const inForce = computed(() =>
   ),
 )
 const block = computed(() => (layer.value ? (blockOf(edition.state!, layer.value)?.block ?? null) : null))
-const blended = ref(false)
-const showBlend = computed(
-  () => blended.value || !!layer.value?.blend || edition.state!.plan!.method === 'blended roll',
-)
+const across = computed(() => (block.value ? Math.min(block.value.width, block.value.height) : null))
 </script>
 
 <template>
@@ -37,20 +34,21 @@ const showBlend = computed(
     <LayerPicker v-model="layerId" :layers="edition.state!.layers" />
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template v-if="loaded && layer">
-      <section class="part">
-        <div class="part-head">
-          <h2>Ink for {{ layer.name }}</h2>
-          <p>each pull keeps the batches that were in force</p>
+      <section class="part answer">
+        <LayerSlab v-if="!layer.blend" :layer="layer" :block="block" />
+        <BlendStrip v-else :key="layer.id" :layer="layer" :across="across" />
+        <div>
+          <h2>Enough?</h2>
+          <InkNeeded :layer="layer" />
         </div>
+      </section>
+      <FoldedPart
+        title="Ink of each zone"
+        :words="layer.zones.map((zone) => `${zone.name}: ${zone.batchName || 'no batch yet'}`).join('; ')"
+        :missing="layer.zones.some((zone) => zone.batchId === null)"
+      >
         <ZonesForm :layer="layer" />
-      </section>
-      <section class="part">
-        <div class="part-head">
-          <h2>How much</h2>
-          <p>for the rest of the edition</p>
-        </div>
-        <InkNeeded :layer="layer" />
-      </section>
+      </FoldedPart>
       <section v-if="inForce.length > 0" class="part">
         <div class="part-head"><h2>On the slab</h2></div>
         <ul class="lines">
@@ -88,34 +86,24 @@ const showBlend = computed(
           </li>
         </ul>
       </section>
-      <section class="part">
-        <div class="part-head">
-          <h2>Roll up</h2>
-          <p>kept the same for every impression</p>
-        </div>
+      <FoldedPart title="Roll up" :words="layer.rollUp ? routineWords(layer.rollUp) : 'not said yet'">
         <RollUpForm :key="layer.id" :layer="layer" :block="block" />
-      </section>
-      <section class="part">
-        <div class="part-head">
-          <h2>Blended roll</h2>
-          <p>two to four inks side by side on one roller</p>
-        </div>
-        <BlendStrip
-          v-if="showBlend"
-          :key="layer.id"
-          :layer="layer"
-          :across="block ? Math.min(block.width, block.height) : null"
-        />
-        <div v-else class="buttons"><VBtn class="quiet" @click="blended = true">Lay a blend</VBtn></div>
-      </section>
-      <section class="part">
-        <div class="part-head">
-          <h2>Overprints</h2>
-          <p>every overlap of the layers on this paper</p>
-        </div>
-        <OverprintTable v-if="overprints" />
-        <div v-else class="buttons"><VBtn class="quiet" @click="overprints = true">Lay the overlaps out</VBtn></div>
-      </section>
+      </FoldedPart>
+      <FoldedPart
+        v-if="!layer.blend"
+        title="Blended roll"
+        words="none: one ink on the roller"
+        :missing="edition.state!.plan!.method === 'blended roll'"
+      >
+        <BlendStrip :key="layer.id" :layer="layer" :across="across" />
+      </FoldedPart>
+      <FoldedPart
+        title="Overprints"
+        :words="`every overlap of the ${edition.state!.layers.length === 1 ? 'layer' : 'layers'} on this paper`"
+        :missing="(edition.state!.overprint?.wishes.length ?? 0) > 0"
+      >
+        <OverprintTable />
+      </FoldedPart>
       <p class="soft care">
         Rags with linseed, plate or vegetable oil can heat and catch fire by themselves: lidded metal can, emptied as
         the local fire code says. The ink’s data sheet and the studio’s rules come first.
@@ -125,6 +113,19 @@ const showBlend = computed(
 </template>
 
 <style scoped>
+.answer {
+  display: grid;
+  grid-template-columns: minmax(0, 1.9fr) minmax(0, 1fr);
+  gap: 10px 26px;
+}
+.answer h2 {
+  font-size: 1.05rem;
+}
+@media (max-width: 1100px) {
+  .answer {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 .batch {
   display: grid;
   grid-template-columns: 54px minmax(0, 1fr) auto auto;

@@ -49,6 +49,12 @@ const wantedWords = computed(() => {
 const stillToTear = computed(() =>
   edition.state!.made < wanted.value ? wanted.value - edition.state!.made : wanted.value,
 )
+/** The sheet in hand and what it becomes, as it was kept. */
+const sheetWords = computed(() => {
+  const { image, margins } = piece.value
+  const name = lot.value?.name ?? 'the sheet'
+  return `${name}, ${units.size(piece.value.sheet.width, piece.value.sheet.height)}; image ${units.size(image.width, image.height)}, margins ${units.length(margins.top)} above, ${units.length(margins.bottom)} at the foot`
+})
 const money = computed(() => edition.studio.currency)
 
 async function keep() {
@@ -81,37 +87,12 @@ async function counted() {
 
 <template>
   <div>
-    <section class="part">
-      <div class="part-head">
-        <h2>The sheet</h2>
-        <p>{{ wantedWords }}; {{ edition.state!.made }} torn so far</p>
-      </div>
-      <OpenForm @submit.prevent="keep">
-        <PieceForm v-model="piece" :lots="supplies.lots" :fault="fault" :fault-field="field" />
-        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-        <p v-if="lot && lot.left < 0" class="trouble">
-          The book is {{ -lot.left }} sheets short of {{ lot.name }}: more were torn than it knew of. Count the lot.
-        </p>
-        <div class="buttons">
-          <VBtn type="submit" :loading="busy" :disabled="!changed">Keep this sheet</VBtn>
-          <VBtn class="quiet" @click="showLot = !showLot">{{
-            showLot ? 'Leave the new paper' : 'Add paper to the store'
-          }}</VBtn>
-          <VBtn v-if="lot" class="quiet" @click="counting = !counting">Count the lot</VBtn>
-          <VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn>
-        </div>
-      </OpenForm>
-      <div v-if="counting && lot" class="apart"><CountLot :key="lot.id" :lot="lot" @done="counted" /></div>
-    </section>
-    <section v-if="showLot" class="part">
-      <div class="part-head"><h2>Paper for the store</h2></div>
-      <LotForm @done="lotAdded" />
-    </section>
     <section v-if="piece.sheet.width > 0 && piece.sheet.height > 0" class="part">
       <div class="part-head">
         <h2>Tear plan</h2>
         <p>exact for straight tears right across; drawn to scale</p>
       </div>
+      <p class="wanted">{{ wantedWords }}; {{ edition.state!.made }} torn so far.</p>
       <TearPlanView
         v-model:plan="plan"
         :piece="piece"
@@ -121,6 +102,30 @@ async function counted() {
         :paper="lot?.name ?? 'the sheet'"
         :title="edition.state!.title"
       />
+    </section>
+    <FoldedPart title="The sheet" :words="sheetWords" :missing="edition.state!.piece === null || changed">
+      <OpenForm @submit.prevent="keep">
+        <PieceForm v-model="piece" :lots="supplies.lots" :fault="fault" :fault-field="field" />
+        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <div class="buttons">
+          <VBtn type="submit" :loading="busy" :disabled="!changed">Keep this sheet</VBtn>
+        </div>
+      </OpenForm>
+    </FoldedPart>
+    <p v-if="lot && lot.left < 0" class="trouble">
+      The book is {{ -lot.left }} sheets short of {{ lot.name }}: more were torn than it knew of. Count the lot.
+    </p>
+    <div class="buttons others">
+      <VBtn class="quiet" @click="showLot = !showLot">{{
+        showLot ? 'Leave the new paper' : 'Add paper to the store'
+      }}</VBtn>
+      <VBtn v-if="lot" class="quiet" @click="counting = !counting">Count the lot</VBtn>
+      <VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn>
+    </div>
+    <div v-if="counting && lot" class="apart"><CountLot :key="lot.id" :lot="lot" @done="counted" /></div>
+    <section v-if="showLot" class="part">
+      <div class="part-head"><h2>Paper for the store</h2></div>
+      <LotForm @done="lotAdded" />
     </section>
     <section class="part">
       <div class="part-head">
@@ -154,3 +159,12 @@ async function counted() {
     </section>
   </div>
 </template>
+
+<style scoped>
+.others {
+  margin: 0 0 16px;
+}
+.wanted {
+  margin-bottom: 12px;
+}
+</style>

@@ -56,6 +56,11 @@ function asSet(): Form {
 
 const screwWords = (screw: { turns: number; divisions: number }) =>
   `${screw.turns} ${screw.turns === 1 ? 'turn' : 'turns'}, ${screw.divisions} ${screw.divisions === 1 ? 'division' : 'divisions'}`
+const thick = (packing: readonly { thickness: number }[]) => packing.reduce((sum, piece) => sum + piece.thickness, 0)
+const block = computed(() => {
+  const known = edition.state!.blocks.find(({ id }) => layer.value?.blocks.includes(id)) ?? edition.state!.blocks[0]
+  return known ? { name: known.block.name, thickness: known.block.thickness } : null
+})
 const number = (text: string) => typedNumber(text, 0)
 
 async function set() {
@@ -100,13 +105,25 @@ async function addPress() {
         <h2>The press for {{ layer?.name }}</h2>
         <p>each pull keeps the setting that was in force</p>
       </div>
-      <p v-if="setup" class="standing">
-        Set: <strong>{{ setup.pressName }}</strong>, left {{ screwWords(setup.left) }}, right
-        {{ screwWords(setup.right) }}.
-      </p>
+      <template v-if="setup">
+        <p class="sentence">
+          <strong>{{ setup.pressName }}</strong><template v-if="setup.packing.length > 0"
+            >, {{ units.thickness(thick(setup.packing)) }} of packing</template
+          >, left {{ screwWords(setup.left) }}, right {{ screwWords(setup.right) }}.
+        </p>
+        <SandwichDrawing :packing="setup.packing" :block="block" :press="setup.pressName" />
+        <p v-if="setup.note" class="soft">{{ setup.note }}</p>
+      </template>
       <p v-else class="soft standing">
         Not set yet. With several presses in the room, the setting is what another printer needs to go on.
       </p>
+    </section>
+    <FoldedPart
+      :key="layerId"
+      :title="setup ? 'Set it anew' : 'The setting'"
+      words="packing and screws, from each one’s own zero"
+      :missing="setup === null"
+    >
       <OpenForm @submit.prevent="set">
         <div class="fields">
           <VSelect
@@ -163,7 +180,7 @@ async function addPress() {
           trained staff come first.
         </p>
       </OpenForm>
-    </section>
+    </FoldedPart>
     <section v-if="showPress" class="part">
       <div class="part-head"><h2>A press in the room</h2></div>
       <OpenForm @submit.prevent="addPress">

@@ -1,0 +1,133 @@
+/** What a screen is for, in two sentences; its keys; and the words that stand on it. */
+export interface ScreenHelp {
+  says: string
+  keys?: [key: string, does: string][]
+  words?: [word: string, means: string][]
+}
+
+/** Keys that do the same on every screen but the bench. */
+export const everywhere: [string, string][] = [
+  ['F', 'find an edition, a person, a paper, an ink, a sheet or a number'],
+  ['K', 'the keys and words of this screen'],
+  ['Tab', 'on to the next thing that can be touched'],
+  ['Escape', 'leave what is open, as it was'],
+  ['Alt U', 'lengths in the other unit'],
+]
+
+const sentenceKeys: [string, string][] = [
+  ['Enter', 'open a value where it stands; again keeps it'],
+  ['↑ ↓', 'one more, one less'],
+]
+
+const words = {
+  bat: ['BAT', 'bon à tirer: the approved proof that every print is held against'] as [string, string],
+  ap: ['AP, PP, HC', 'artist’s proofs, printer’s proofs, and prints not for trade, numbered by themselves'] as [
+    string,
+    string,
+  ],
+  doubtful: ['doubtful', 'a print to be judged again when it is curated; until then it counts as alive'] as [
+    string,
+    string,
+  ],
+}
+
+/** By the name of the route. */
+export const screens: Record<string, ScreenHelp> = {
+  index: {
+    says: 'What happens in the room now, and what waits for somebody. Every line leads to where it is done.',
+  },
+  editions: {
+    says: 'Every edition of the room, the one that changed last on top. Start one here, or open one to go on.',
+  },
+  'editions-new': {
+    says: 'Say the edition in a sentence, then start it. Everything can still be changed until the first print is signed.',
+    keys: sentenceKeys,
+    words: [words.ap],
+  },
+  'editions-id-plan': {
+    says: 'How many sheets to start so that enough good prints come out, and what a good print will cost. Change a value in the sentence and the answers move with it; keep it when it is right.',
+    keys: [...sentenceKeys, ['← →', 'on the curve: read the chance sheet by sheet']],
+    words: [words.ap, ['chance', 'of reaching the goal, by the pass rates of this room and what you expect']],
+  },
+  'editions-id-block': {
+    says: 'The block as it will print, state by state. Describe it, then keep a picture of each state before it is cut further.',
+    words: [['state', 'what a block looks like after one cutting']],
+  },
+  'editions-id-paper': {
+    says: 'How a large sheet is torn into pieces, to scale. Take the sheet in hand, say image and margins, and the best tears are found.',
+    keys: [['↑ ↓ ← →', 'move a margin by a millimetre']],
+    words: [
+      ['deckle', 'the uneven edge a sheet is made with'],
+      ['grain', 'the way the fibres lie; a sheet tears and stretches by it'],
+    ],
+  },
+  'editions-id-press': {
+    says: 'The setting of the press for each layer, packing and screws. Keep it, and another printer can go on from it.',
+    words: [['packing', 'what lies between platen and sheet']],
+  },
+  'editions-id-ink': {
+    says: 'Whether the ink lasts, how it is rolled up, and what the layers make where they overlap. Give each zone its batch, or mix one.',
+    words: [
+      ['batch', 'one mix of ink, used until it is gone'],
+      ['charge', 'the roller inked once on the slab'],
+    ],
+  },
+  'editions-id-prove': {
+    says: 'The proofs of each layer, and which of them is the standard. Approve one before the edition is pulled.',
+    words: [words.bat],
+  },
+  'editions-id-pull': {
+    says: 'Every pull of the layer, stroke by stroke, and what became of the sheets. Choose a stroke to read it or to judge it again.',
+    keys: [['← → ↑ ↓', 'from stroke to stroke']],
+    words: [words.doubtful, words.bat],
+  },
+  'editions-id-curate': {
+    says: 'The dry prints beside the standard, one by one. Keep it, doubt it, or take it out; the count follows.',
+    words: [words.doubtful],
+  },
+  'editions-id-sign': {
+    says: 'Numbers are given and pencilled, and each print is signed. A number that was signed is never given twice.',
+    words: [words.ap],
+  },
+  'editions-id-close': {
+    says: 'The record of the edition, for whoever buys, shows or keeps a print. Closing it keeps it from being changed.',
+  },
+  'editions-id-register': {
+    says: 'Where block and paper meet, drawn to full size. Print it and lay it at the press.',
+  },
+  paper: {
+    says: 'The paper of the room, lot by lot, with what is left. Add what was bought, and count it now and then.',
+    words: [['lot', 'paper of one make, bought together']],
+  },
+  ink: {
+    says: 'The tubs on the shelf and the batches mixed from them. Weigh a tub, draw one down, or mix a batch.',
+    words: [['draw-down', 'a film of ink on black and white card, to see its colour and its strength']],
+  },
+  'ink-mix': {
+    says: 'A recipe, weighed in at the scale pour by pour. Poured over, it says what to add to come out right.',
+  },
+  office: {
+    says: 'People, customs and the ledger of the room. What the manager changes here counts from now on.',
+  },
+  setup: { says: 'The room is opened once, by its manager, with the token that the server printed.' },
+  'sign-in': { says: 'Say who you are. What you pull from now on stands in your name.' },
+  'bench-id': {
+    says: 'One touch a pull: good, doubtful or reject. The stroke appears at once and grows a base line when it is stored.',
+    keys: [
+      ['space, G', 'good'],
+      ['D', 'doubtful'],
+      ['R', 'reject'],
+      ['1 to 9', 'name the fault, or the adjustment'],
+      ['P', 'proof'],
+      ['W', 'warm-up'],
+      ['B', 'the last proof is the standard'],
+      ['U', 'take back'],
+      ['Z', 'bring back'],
+      ['A', 'adjust'],
+      ['E, N', 'the last was re-inked, was burnished'],
+      ['C', 'change of person'],
+      ['M', 'more'],
+    ],
+    words: [words.doubtful, words.bat],
+  },
+}

@@ -1,0 +1,25 @@
+import { faultWord } from '../print/faults'
+import { numberAsWritten } from '../print/pencil-line'
+import { rowOf } from './count-rows'
+import { placeOf } from './places'
+import { livePullsOn } from './pull'
+import type { Sheet } from './sheet'
+import type { EditionState } from './state'
+
+/** How a sheet stands, in the words of the room: “doubtful, salt”, “edition, signed, 3/20”, “reject at layer 2, slur”. */
+export function sheetWords(state: EditionState, sheet: Sheet): string {
+  const place = placeOf(state, sheet)
+  const faults = new Set([
+    ...livePullsOn(state, sheet).flatMap((pull) => pull.faults),
+    ...(place.kind === 'reject' ? place.faults : []),
+  ])
+  const standing =
+    place.kind === 'split'
+      ? `cut into ${sheet.parts.length}`
+      : place.kind === 'reject' && place.layer > 0
+        ? `reject at layer ${place.layer}`
+        : rowOf(place)!.label
+  const number =
+    sheet.mark && state.plan ? numberAsWritten(state.plan, sheet.mark, state.seriesSize[sheet.mark.series] ?? 0) : ''
+  return [standing, number, ...[...faults].map(faultWord)].filter(Boolean).join(', ')
+}

@@ -1,0 +1,122 @@
+import { sheetWords } from '#core/edition/sheet-words'
+import type { EditionState } from '#core/edition/state'
+import { streamId } from '#core/ground/envelope'
+import { type Asked, asked } from '#core/print/asked-number'
+import type { Series } from '#core/print/series'
+import type { EditionSummary, FindReply, Found } from '#shared/replies/replies'
+import { rows } from '../database/connections'
+import type { Pressroom } from './pressroom'
+
+const most = 12
+/** Editions whose sheets and numbers are looked at: the ones found, or the newest. */
+const lookedInto = 3
+
+interface Line {
+  stream: string
+  kind: string
+  title: string
+  data: string
+}
+
+/** Words of a search as the index understands them: each begins a word, whatever signs stand in it. */
+const pattern = (words: readonly string[]) => words.map((word) => `"${word.replaceAll('"', '""')}"*`).join(' AND ')
+
+async function linesFor(room: Pressroom, words: readonly string[]): Promise<Line[]> {
+  // Signs alone are no word of the index.
+  const spoken = words.filter((word) => /[\p{L}\p{N}]/u.test(word))
+  if (spoken.length === 0) return []
+  return await rows<Line>(
+    room.db.reader,
+    `SELECT s.stream, s.kind, s.title, s.data FROM finds JOIN summaries AS s ON s.stream = finds.stream
+     WHERE finds MATCH $1 ORDER BY s.kind <> 'edition', s.changed_at DESC LIMIT ${most}`,
+    [`words : (${pattern(spoken)})`],
+  )
+}
+
+/** What a line of the lists is, in the words of the room, and where it is seen. */
+function lineFound({ stream, kind, title, data }: Line): Found {
+  const id = streamId(stream)
+  switch (kind) {
+    case 'edition': {
+      const { state, made, good, goal } = JSON.parse(data) as EditionSummary
+      const how = made === 0 ? 'nothing torn yet' : `${good} good of ${goal} wanted`
+      return { kind: 'edition', words: title, told: `${state}, ${how}`, to: `/editions/${id}` }
+    }
+    case 'batch': {
+      const { left } = JSON.parse(data) as { left: number }
+      return { kind: 'ink', words: title, told: `${(left / 1000).toFixed(1)} g left`, to: '/ink' }
+    }
+    case 'tub':
+      return { kind: 'tub', words: title, told: 'on the ink slab', to: '/ink' }
+    case 'lot': {
+      const { left } = JSON.parse(data) as { left: number }
+      return { kind: 'paper', words: title, told: `${left} left`, to: '/paper' }
+    }
+    case 'block':
+      return { kind: 'block', words: title, told: '', to: '/editions' }
+    default:
+      return { kind, words: title, told: '', to: '/editions' }
+  }
+}
+
+/** Sheets and numbers of an edition that the number may mean. */
+function sheetsFound(state: EditionState, { number, series }: Asked): Found[] {
+  const to = (stop: string) => `/editions/${streamId(state.stream)}/${stop}`
+  const told = (id: number) => sheetWords(state, state.sheets[id - 1]!)
+  const numbered = state.sheets.filter(
+    ({ mark }) =>
+      mark && mark.number === number && (series === null ? mark.series === 'edition' : mark.series === series),
+  )
+  const prints = numbered.map(({ id, mark }) => ({
+    kind: 'print',
+    words: `${said(mark!.series)}${number} of ${state.title}`,
+    told: `sheet ${id}, ${told(id)}`,
+    to: to('sign'),
+  }))
+  if (series !== null || !state.sheets[number! - 1]) return prints
+  return [
+    { kind: 'sheet', words: `sheet ${number} of ${state.title}`, told: told(number!), to: to('pull') },
+    ...prints.filter(({ told: line }) => !line.startsWith(`sheet ${number},`)),
+  ]
+}
+
+const said = (series: Series) => (series === 'edition' ? 'number ' : `${series} `)
+
+/** Everything that what was typed may mean, the likeliest first. */
+export async function find(room: Pressroom, text: string): Promise<FindReply> {
+  const wanted = asked(text)
+  const lines = await linesFor(room, wanted.words)
+  const people = room.people
+    .all()
+    .filter(({ name }) => wanted.words.length > 0 && wanted.words.every((word) => hasWord(name, word)))
+    .map(({ name, role, active }) => ({
+      kind: 'person',
+      words: name,
+      told: active ? role : `${role}, has left`,
+      to: '/office',
+    }))
+  const sheets = wanted.number === null ? [] : await sheetsIn(room, wanted, lines)
+  return { found: [...sheets, ...lines.map(lineFound), ...people].slice(0, most) }
+}
+
+const hasWord = (name: string, word: string) =>
+  name
+    .toLowerCase()
+    .split(/\s+/)
+    .some((part) => part.startsWith(word))
+
+async function sheetsIn(room: Pressroom, wanted: Asked, lines: readonly Line[]): Promise<Found[]> {
+  const editions =
+    wanted.words.length > 0
+      ? lines.filter(({ kind }) => kind === 'edition').map(({ stream }) => stream)
+      : (
+          await rows<{ stream: string }>(
+            room.db.reader,
+            `SELECT stream FROM summaries WHERE kind = 'edition' ORDER BY changed_at DESC LIMIT ${lookedInto}`,
+          )
+        ).map(({ stream }) => stream)
+  const states = await Promise.all(
+    editions.slice(0, lookedInto).map((stream) => room.ledger.read<EditionState>(stream)),
+  )
+  return states.flatMap((state) => sheetsFound(state, wanted))
+}

@@ -1,0 +1,114 @@
+import type { Page } from '@playwright/test'
+import { expect, expectAccessible, openEdition, test } from '../fixtures/browser'
+
+async function openBench(page: Page, url: string, title: string): Promise<void> {
+  await openEdition(page, url, title, /^Pull/)
+  await page.getByRole('link', { name: 'To the bench' }).click()
+  await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()
+}
+
+/** What a printer would curse at: things cut off, things on one another, a page that scrolls. */
+async function lookedAt(page: Page): Promise<string[]> {
+  return await page.evaluate(() => {
+    const found: string[] = []
+    const { scrollWidth, scrollHeight } = document.documentElement
+    if (scrollWidth > innerWidth) found.push(`the page is ${scrollWidth - innerWidth} px too wide`)
+    if (scrollHeight > innerHeight) found.push(`the page is ${scrollHeight - innerHeight} px too tall`)
+    const bars = [...document.querySelectorAll<HTMLElement>('button.bar')]
+    const boxes = bars.map((bar) => ({ name: bar.innerText.trim(), box: bar.getBoundingClientRect() }))
+    for (const { name, box } of boxes) {
+      if (box.left < -1 || box.right > innerWidth + 1 || box.bottom > innerHeight + 1) found.push(`${name} is cut off`)
+      if (box.height < Math.min(64, innerHeight / 8)) found.push(`${name} is ${box.height} px high`)
+    }
+    boxes.forEach((a, i) =>
+      boxes.slice(i + 1).forEach((b) => {
+        const wide = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left)
+        const tall = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top)
+        if (wide > 1 && tall > 1) found.push(`${a.name} lies on ${b.name}`)
+      }),
+    )
+    for (const bar of bars) if (bar.scrollWidth > bar.clientWidth + 1) found.push(`${bar.innerText} runs over its edge`)
+    return found
+  })
+}
+
+/** Whether the newest stroke can be seen. */
+const seesNewest = (page: Page) =>
+  page.evaluate(() => {
+    const run = document.querySelector('.run')!.getBoundingClientRect()
+    const newest = [...document.querySelectorAll('.run g.stroke')].at(-1)!.getBoundingClientRect()
+    return newest.right <= run.right + 1 && newest.left >= run.left - 1 && newest.bottom <= run.bottom + 12
+  })
+
+for (const [width, height] of [
+  [1280, 800],
+  [1180, 820],
+  [820, 1180],
+  [390, 844],
+  [1920, 1080],
+  // A laptop's screen at twice its size.
+  [640, 400],
+] as const)
+  test(`the bench fits ${width} × ${height}`, async ({ page, pressroom }) => {
+    const server = await pressroom({ demo: true })
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await openBench(page, server.url, 'Net Loft Stairs')
+    await page.setViewportSize({ width, height })
+    expect(await lookedAt(page)).toEqual([])
+    if (height > 500) await expect.poll(() => seesNewest(page)).toBe(true)
+    await page.keyboard.press('r')
+    const faults = page.getByRole('group', { name: 'Name the fault' })
+    await expect(faults).toBeVisible()
+    expect(await lookedAt(page)).toEqual([])
+    if (height > 500) await expect.poll(() => seesNewest(page)).toBe(true)
+    for (const field of await faults.getByRole('button').all()) {
+      const box = (await field.boundingBox())!
+      expect(box.height).toBeGreaterThanOrEqual(height > 520 ? 64 : 44)
+      expect(box.x + box.width).toBeLessThanOrEqual(width)
+    }
+    await faults.getByRole('button').first().click()
+    await faults.getByRole('button', { name: 'Go on' }).click()
+    for (const key of ['a', 'm']) {
+      await page.keyboard.press(key)
+      expect(await lookedAt(page)).toEqual([])
+    }
+    if (width === 820) await expectAccessible(page)
+  })
+
+test('a key that can do nothing says why, where the eye is', async ({ page, pressroom }) => {
+  const server = await pressroom({ demo: true })
+  await openBench(page, server.url, 'Net Loft Stairs')
+  await page.getByRole('combobox', { name: 'Layer' }).selectOption({ label: 'black' })
+  const line = page.locator('.said')
+  await expect(line).toContainText('Nobody has said the layer beneath is dry.')
+  await page.locator('h1').click({ position: { x: 1, y: 1 }, trial: true })
+  await page.keyboard.press('u')
+  await expect(line).toContainText('There is nothing to take back on this layer.')
+  await page.keyboard.press('b')
+  await expect(line).toContainText('The last pull is no proof.')
+  await page.keyboard.press('5')
+  await expect(line).toContainText('Figures name a fault or an adjustment')
+  await page.getByRole('button', { name: /^Good/ }).click({ force: true })
+  await expect(line).toContainText('Nobody has said the layer beneath is dry.')
+  await expect(page.locator('.tally g.stroke')).toHaveCount(0)
+})
+
+test('a long run closes up into counted bundles, which open on touch', async ({ page, pressroom }) => {
+  test.setTimeout(120_000)
+  const server = await pressroom({ demo: true })
+  await openBench(page, server.url, 'Harbour Scales')
+  const strokes = page.locator('.run g.stroke')
+  const before = await strokes.count()
+  for (let i = before; i < 128; i++) await page.keyboard.press('w')
+  await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()
+  const bundles = page.getByRole('button', { name: /^Strokes \d+ to \d+/ })
+  await expect(bundles).toHaveCount(2)
+  await expect(strokes).toHaveCount(78)
+  await expect.poll(() => seesNewest(page)).toBe(true)
+  await expect(bundles.first()).toHaveAccessibleName(/^Strokes 1 to 25: 1\d good|eighteen/)
+  await bundles.first().click()
+  await expect(strokes).toHaveCount(103)
+  await bundles.first().click()
+  await expect(strokes).toHaveCount(78)
+  await expectAccessible(page)
+})
