@@ -6,11 +6,11 @@
  */
 export function beadPath(width: number, height: number, seed: number): string {
   const points = 14
-  const wave = (i: number) => 1 + 0.09 * Math.sin(i * 2.4 + seed * 1.7) + 0.05 * Math.cos(i * 4.1 + seed)
+  const wave = (i: number) => 1 + 0.05 * Math.sin(i * 2.4 + seed * 1.7) + 0.03 * Math.cos(i * 4.1 + seed)
   const rim = Array.from({ length: points }, (_, i) => {
     const angle = (i / points) * 2 * Math.PI
     // Blunt at its ends, as what is drawn along with a knife.
-    const blunt = (value: number) => Math.sign(value) * Math.abs(value) ** 0.7
+    const blunt = (value: number) => Math.sign(value) * Math.abs(value) ** 0.55
     return [
       (width / 2) * blunt(Math.cos(angle)) * wave(i),
       (height / 2) * blunt(Math.sin(angle)) * wave(i + 3),

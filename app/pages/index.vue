@@ -172,9 +172,9 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
 }
 /* A room in full swing: every press on one screen. */
 .many li {
-  padding: 3px 0;
+  padding: 2px 0;
   grid-template-columns: 360px minmax(0, 1fr) 430px;
-  min-height: 32px;
+  min-height: 34px;
 }
 .many .place,
 .many .figure {
@@ -190,11 +190,18 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
 }
 .many .figure {
   justify-content: end;
+  flex-wrap: nowrap;
+  white-space: nowrap;
+  font-size: 0.8rem;
 }
 .beside {
   display: grid;
   grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr);
   gap: 0 40px;
+}
+.beside .part {
+  border-top: 0;
+  padding-top: 4px;
 }
 .drying {
   margin-top: 20px;

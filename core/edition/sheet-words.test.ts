@@ -10,7 +10,7 @@ describe('a sheet in words', () => {
     table.pull(1, { verdict: 'doubtful', faults: ['salt'] })
     table.pull(2, { verdict: 'reject', faults: ['slur'] })
     table.must('spoil-sheet', { sheetId: 3, fault: 'handling', reason: '' })
-    expect(words(table, 1)).toBe('layer 1, drying, salt')
+    expect(words(table, 1)).toBe('doubtful, salt')
     expect(words(table, 2)).toBe('reject at layer 1, slur')
     expect(words(table, 3)).toBe('spoiled blank, handling')
     expect(words(table, 4)).toBe('blank')

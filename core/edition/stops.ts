@@ -17,7 +17,7 @@ export interface Stop {
 }
 
 function plural(count: number, one: string, many = `${one}s`): string {
-  return `${count} ${count === 1 ? one : many}`
+  return count === 1 ? `one ${one}` : `${count} ${many}`
 }
 
 /** Pulled of all that come to the press for the layer there. */

@@ -30,6 +30,7 @@ describe('the file', () => {
       { name: '0001-ledger' },
       { name: '0002-sign-ins' },
       { name: '0003-heads' },
+      { name: '0004-finds' },
     ])
   })
 

@@ -33,10 +33,10 @@ export async function readFloor(room: Pressroom, now: number): Promise<FloorRepl
 
 type Short = FloorReply['short']
 
-/** Stacks begun and not torn to their number, and lots of which more was torn than the book had. */
+/** Stacks not yet on the press and not torn to their number, and lots of which more was torn than the book had. */
 async function shortPaper(room: Pressroom, open: readonly EditionSummary[]): Promise<Short> {
-  const stacks = open.flatMap(({ id, title, made, toStart }) =>
-    made > 0 && toStart && toStart.sheets > made
+  const stacks = open.flatMap(({ id, title, made, impressions, toStart }) =>
+    made > 0 && impressions === 0 && toStart && toStart.sheets > made
       ? [{ what: `Paper for ${title}`, why: `${made} of ${toStart.sheets} sheets torn.`, to: `/editions/${id}/paper` }]
       : [],
   )

@@ -40,6 +40,7 @@ test('a large print from four blocks, from its plan to a jig on several pages', 
   await click('Keep this sheet')
   await expect(page.getByRole('button', { name: 'Keep this sheet' })).toHaveCount(0)
   await page.getByRole('link', { name: /^Plan/ }).click()
+  await page.getByText('What that takes, stage by stage').click()
   await expect(page.getByText(/large sheets at 1 a sheet/)).toBeVisible()
 
   // Four blocks of one size.

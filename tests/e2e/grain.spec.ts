@@ -1,4 +1,4 @@
-import { choose, expect, test } from '../fixtures/browser'
+import { choose, expect, test, unfold } from '../fixtures/browser'
 
 test('a grain wanted on a sheet of unknown grain shows both ways to tear, until it is known', async ({
   page,
@@ -12,6 +12,7 @@ test('a grain wanted on a sheet of unknown grain shows both ways to tear, until 
     .getByRole('link', { name: /^Paper/ })
     .click()
   await expect(page.getByText('from a sheet').first()).toBeVisible()
+  await unfold(page, 'The sheet')
   await choose(page, 'Grain of the sheet runs', 'not known')
   await choose(page, 'Grain of the piece', 'along the width')
   await expect(page.getByText('A grain is wanted, and this sheet’s is not known yet.')).toBeVisible()

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Stroke } from '~/drawings/tally'
-import { counted } from '~/drawings/words'
 
 /**
  * The tally of a whole run, the newest stroke always in view. After a hundred strokes the older ones close up into counted
@@ -25,7 +24,6 @@ const bundles = computed(() =>
       good,
       doubtful,
       rejects,
-      said: `Strokes ${i * bundleOf + 1} to ${(i + 1) * bundleOf}: ${counted(good, 'good', 'good')}, ${counted(doubtful, 'doubtful', 'doubtful')}, ${counted(rejects, 'reject')}`,
     }
   }),
 )
@@ -51,14 +49,13 @@ onUnmounted(() => sized.disconnect())
         :key="bundle.i"
         type="button"
         :aria-expanded="opened === bundle.i"
-        :aria-label="bundle.said"
         @click="opened = opened === bundle.i ? null : bundle.i"
       >
-        <span class="span">{{ bundle.span }}</span>
+        <span class="span"><span class="unseen">strokes </span>{{ bundle.span }}</span>
         <span class="counts"
-          ><b>{{ bundle.good }}</b
-          ><b v-if="bundle.doubtful" class="d">{{ bundle.doubtful }}</b
-          ><b v-if="bundle.rejects" class="r">{{ bundle.rejects }}</b></span
+          ><b>{{ bundle.good }}<span class="unseen"> good</span></b
+          ><b v-if="bundle.doubtful" class="d">{{ bundle.doubtful }}<span class="unseen"> doubtful</span></b
+          ><b v-if="bundle.rejects" class="r">{{ bundle.rejects }}<span class="unseen"> rejected</span></b></span
         >
       </button>
     </div>

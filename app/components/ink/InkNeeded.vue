@@ -3,7 +3,7 @@ import type { Layer } from '#core/edition/layer'
 import { inkNeed, perPull, pullsToCome } from '#core/run/ink-need'
 import { filmRange } from '#core/ink/amount'
 import { inkLeft } from '#core/run/ink-left'
-import { leftWords, percent } from '~/drawings/words'
+import { figured, leftWords, percent } from '~/drawings/words'
 
 /** What each zone of a layer still takes, term by term, and whether its batch has that much left. */
 const props = defineProps<{ layer: Layer }>()
@@ -19,14 +19,10 @@ const needs = computed(() =>
     return { ...need, zone, batch, left, short: left ? need.amount.total * 1000 - left.milligrams : null }
   }),
 )
-const some = (count: number, one: string) => (count === 0 ? [] : [`${count} ${one}${count === 1 ? '' : 's'}`])
+const some = (count: number, one: string) => (count === 0 ? [] : [figured(count, one)])
 const pullWords = computed(() => {
   const { sheets, warmUps, proofs } = to.value
-  return [
-    `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'} to pull`,
-    ...some(warmUps, 'warm-up'),
-    ...some(proofs, 'proof'),
-  ].join(', ')
+  return [`${figured(sheets, 'sheet')} to pull`, ...some(warmUps, 'warm-up'), ...some(proofs, 'proof')].join(', ')
 })
 const g = (value: number) => `${value.toFixed(1)} g`
 </script>

@@ -29,8 +29,8 @@ const props = defineProps<{
 const emit = defineEmits<{ move: [bead: number, at: number] }>()
 const units = useUnits()
 const svg = useTemplateRef<SVGSVGElement>('svg')
-const wide = 720
-const left = 46
+const wide = 520
+const left = 34
 const span = wide - 2 * left
 const x = (share: number) => left + share * span
 /** Block and roller at one scale: the wider of them spans the slab. */
@@ -44,6 +44,7 @@ const cover = computed(() => {
     ? `block ${units.length(props.across)}: covered, ${units.length(side)} each side`
     : `block ${units.length(props.across)}: ${units.length(-side * 2)} wider than the roller`
 })
+const saidOf = ({ name, told }: Bead) => [name, told].filter(Boolean).join(', ')
 const neighbours = (i: number) => [props.beads[i - 1]?.at ?? 0, props.beads[i + 1]?.at ?? 1] as const
 const place = (i: number, at: number) => {
   const [before, after] = neighbours(i)
@@ -92,6 +93,7 @@ watch(() => props.beads.length, hold, { flush: 'post' })
         :width="span / rolled.length + 0.6"
         height="92"
         :fill="hex"
+        shape-rendering="crispEdges"
       />
       <g v-for="(stretch, i) in marked ?? []" :key="`m${i}`" class="marked">
         <line :x1="x(stretch.from)" :x2="x(stretch.from)" y1="100" y2="200" />
@@ -114,10 +116,7 @@ watch(() => props.beads.length, hold, { flush: 'post' })
         :transform="`translate(${x(bead.at)}, 66)`"
         @keydown="step($event, i)"
       >
-        <text y="-34" text-anchor="middle">
-          {{ bead.name }}
-          <template v-if="bead.told">, {{ bead.told }}</template>
-        </text>
+        <text y="-34" text-anchor="middle">{{ saidOf(bead) }}</text>
         <path :d="beadPath(Math.max(34, bead.share * span * 0.78), 46, i)" :fill="bead.hex" />
         <ellipse cx="-6" cy="-9" :rx="Math.max(6, bead.share * span * 0.16)" ry="3" class="shine" />
       </g>

@@ -23,7 +23,7 @@ const choose = (confidence: number, sheets: number) => {
         <dd class="chance">
           {{ start < wanted ? '–' : chanceWords(chance.chance, chance.isRough) }}
         </dd>
-        <dt>chance of {{ wanted }} good from {{ start }}</dt>
+        <dt class="whole">chance of {{ wanted }} good from {{ start }}</dt>
       </div>
       <div v-for="{ confidence, sheets } in found.answers" :key="confidence">
         <dd>
@@ -84,7 +84,11 @@ dd {
 dt {
   font-size: 0.84rem;
   color: var(--soft);
-  max-width: 12.5em;
+  max-width: 13em;
+}
+dt.whole {
+  white-space: nowrap;
+  max-width: none;
 }
 .chance {
   color: var(--green);
@@ -96,16 +100,16 @@ dt {
 button {
   font: inherit;
   text-align: left;
-  border-bottom: 3px solid transparent;
+  box-shadow: inset 0 0 0 transparent;
   min-width: 44px;
   min-height: 44px;
   line-height: inherit;
 }
 button:hover:not(:disabled) {
-  border-color: var(--rule);
+  box-shadow: inset 0 -3px 0 var(--rule);
 }
 button[aria-pressed='true'] {
-  border-color: var(--green);
+  box-shadow: inset 0 -3px 0 var(--green);
 }
 .told {
   margin-top: 6px;

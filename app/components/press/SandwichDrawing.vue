@@ -14,6 +14,8 @@ const layers = computed(() => [
   { name: 'the sheet', thickness: 0, kind: 'sheet' },
   ...(props.block ? [{ ...props.block, kind: 'block' }] : []),
 ])
+const wordsOf = ({ name, thickness }: { name: string; thickness: number }) =>
+  thickness > 0 ? `${name}, ${units.thickness(thickness)}` : name
 const scale = computed(
   () =>
     130 /
@@ -44,17 +46,14 @@ const foot = computed(() => Math.max(drawn.value.at(-1)!.top + drawn.value.at(-1
     class="sandwich"
     :viewBox="`0 0 ${wide} ${foot + 18}`"
     role="img"
-    :aria-label="`The sandwich under ${press}: ${layers.map(({ name, thickness }) => (thickness > 0 ? `${name} ${units.thickness(thickness)}` : name)).join(', ')}, on the bed`"
+    :aria-label="`The sandwich under ${press}: ${layers.map(wordsOf).join('; ')}, on the bed`"
   >
     <rect class="press" x="0" y="6" width="250" height="22" />
     <text x="125" y="21" text-anchor="middle" class="on-press">{{ press }}</text>
     <g v-for="(layer, i) in drawn" :key="i" :class="layer.kind">
       <rect x="10" :y="layer.top" width="230" :height="layer.height" />
       <line x1="240" :y1="layer.top + layer.height / 2" x2="262" :y2="said[i]! - 4" />
-      <text x="268" :y="said[i]">
-        {{ layer.name }}
-        <template v-if="layer.thickness > 0">, {{ units.thickness(layer.thickness) }}</template>
-      </text>
+      <text x="268" :y="said[i]">{{ wordsOf(layer) }}</text>
     </g>
     <rect class="press" x="0" :y="drawn.at(-1)!.top + drawn.at(-1)!.height + 1" width="250" height="10" />
   </svg>

@@ -36,13 +36,13 @@ h2 button {
   min-height: 28px;
 }
 h2 button::before {
-  content: '+';
+  content: '+' / '';
   display: inline-block;
   width: 0.9em;
   color: var(--green);
 }
 h2 button[aria-expanded='true']::before {
-  content: '–';
+  content: '–' / '';
 }
 .words {
   color: var(--soft);

@@ -80,6 +80,8 @@ function step(by: number) {
   const from = typedNumber(typed.value, Number.NaN)
   const now = Number.isFinite(from) ? from : Number(value.value ?? props.min)
   take(String(Math.min(props.max, Math.max(props.min, now + by))))
+  // What is typed next takes its place.
+  void nextTick(() => field.value instanceof HTMLInputElement && field.value.select())
 }
 
 async function end() {
