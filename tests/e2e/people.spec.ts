@@ -1,4 +1,4 @@
-import { choose, expect, expectAccessible, goTo, test } from '../fixtures/browser'
+import { choose, expect, expectAccessible, goTo, test, unfold } from '../fixtures/browser'
 
 test('the manager adds a person, who signs in, may print, and may not close', async ({
   page,
@@ -57,6 +57,7 @@ test('the manager adds a person, who signs in, may print, and may not close', as
   await page.getByRole('link', { name: 'Editions', exact: true }).click()
   await page.getByRole('link', { name: 'Harbour Scales' }).click()
   await goTo(page, /^Plan/)
+  await unfold(page, 'Whose edition it is')
   await choose(page, 'Printed by', /^Sorrel Wick/)
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Name them' }).click()

@@ -80,7 +80,7 @@ const words: Record<string, string> = {
         </dd>
       </div>
     </dl>
-    <table class="ruled">
+    <table v-columns class="ruled">
       <thead>
         <tr>
           <th>Number</th>

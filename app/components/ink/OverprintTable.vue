@@ -306,7 +306,7 @@ function takeWishBack(i: number) {
       <div v-if="form.wishes.length > 0 && laid.length > 1" class="buttons">
         <VBtn class="quiet" :loading="ranking" @click="rank">Rank all orders</VBtn>
       </div>
-      <table v-if="ranked" class="ruled">
+      <table v-if="ranked" v-columns class="ruled">
         <thead>
           <tr>
             <th>Order</th>

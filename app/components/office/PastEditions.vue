@@ -90,7 +90,7 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
       {{ past.length === 1 ? 'edition' : 'editions' }} with {{ pulls }} pulls {{ past.length === 1 ? 'is' : 'are' }} in
       the book.
     </p>
-    <table v-if="past.length > 0" class="ruled">
+    <table v-if="past.length > 0" v-columns class="ruled">
       <thead>
         <tr>
           <th>Title</th>

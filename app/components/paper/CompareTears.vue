@@ -46,7 +46,7 @@ const total = computed(() => lines.value.reduce((sum, line) => sum + (sheets(lin
     <p v-else-if="lines.length === 0" class="soft">
       No open edition has its sheet planned yet. Plan it under the edition’s Paper stop.
     </p>
-    <table v-else class="ruled">
+    <table v-else v-columns class="ruled">
       <thead>
         <tr>
           <th>Edition</th>

@@ -50,7 +50,7 @@ const print = () => window.print()
       />
     </div>
     <p v-if="table.fault" class="trouble" role="alert">{{ table.fault }}</p>
-    <table v-else class="ruled times">
+    <table v-else v-columns class="ruled times">
       <thead>
         <tr>
           <th>At</th>

@@ -38,7 +38,7 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
 <template>
   <div>
     <p class="soft">{{ lot.left }} on the shelf, {{ putAside(lot) }} of them put aside.</p>
-    <table v-if="lot.rations.length > 0" class="ruled">
+    <table v-if="lot.rations.length > 0" v-columns class="ruled">
       <thead>
         <tr>
           <th>For</th>

@@ -77,7 +77,7 @@ const money = (amount: number | null) =>
       <h3 v-if="readings.length > 1">If the grain runs along the {{ reading.name }}</h3>
       <TornSheet :plan="reading.plan" :piece :count :left :paper :title />
     </section>
-    <table class="ruled side">
+    <table v-columns class="ruled side">
       <thead>
         <tr>
           <th>Side by side</th>

@@ -40,7 +40,7 @@ async function setAnew() {
 
 <template>
   <div>
-    <table class="ruled">
+    <table v-columns class="ruled">
       <thead>
         <tr>
           <th>Name</th>

@@ -19,7 +19,7 @@ const when = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: '
 
 <template>
   <div>
-    <table class="ruled">
+    <table v-columns class="ruled">
       <thead>
         <tr>
           <th>When</th>

@@ -21,7 +21,7 @@ const words = (agent: string) => (/Mobi|Tablet|Pad/.test(agent) ? 'a phone or ta
 
 <template>
   <div>
-    <table class="ruled">
+    <table v-columns class="ruled">
       <thead>
         <tr>
           <th>Who</th>

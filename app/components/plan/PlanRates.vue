@@ -113,7 +113,7 @@ const proofsWords = (layer: number) => {
     </p>
     <details>
       <summary>What that takes, stage by stage</summary>
-      <table class="ruled rates">
+      <table v-columns class="ruled rates">
         <thead>
           <tr>
             <th>Stage</th>

@@ -84,7 +84,7 @@ function standing(edition: EditionSummary): string {
         can tear paper.</template
       >
     </p>
-    <table v-if="found.length > 0" class="ruled">
+    <table v-if="found.length > 0" v-columns class="ruled">
       <thead>
         <tr>
           <th>Title</th>

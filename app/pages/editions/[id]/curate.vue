@@ -66,7 +66,7 @@ function besideVerdict({ curated, mark }: Sheet): string {
         }}</VBtn>
         <NuxtLink v-if="waiting > 0" :to="`/editions/${edition.id}/sign`">Give numbers</NuxtLink>
       </div>
-      <table class="ruled">
+      <table v-columns class="ruled">
         <thead>
           <tr>
             <th>Sheet</th>

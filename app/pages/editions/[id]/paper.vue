@@ -136,7 +136,7 @@ async function counted() {
     </section>
     <section v-if="edition.state!.torn.length > 0" class="part">
       <div class="part-head"><h2>Torn so far</h2></div>
-      <table class="ruled">
+      <table v-columns class="ruled">
         <thead>
           <tr>
             <th>Paper</th>

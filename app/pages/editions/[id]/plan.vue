@@ -66,6 +66,12 @@ const points = computed(() =>
 const marks = computed(() =>
   found.value.answers.flatMap(({ confidence, sheets }) => (sheets === null ? [] : [{ confidence, sheets }])),
 )
+/** Those named act on it, and staff. */
+const whose = computed(() => {
+  const { printerIds, artistId } = edition.state!
+  const printers = printerIds.map((id) => session.nameOf(id)).join(' and ') || 'nobody yet'
+  return `printed by ${printers}${artistId ? `, the art of ${session.nameOf(artistId)}` : ''}; they and staff act on it`
+})
 const versions = computed(() =>
   edition
     .state!.earlierPlans.map((earlier, i, all) => ({
@@ -147,13 +153,9 @@ async function addLayer() {
       <PlanCustoms v-model:title="form.title" v-model:plan="form.plan" :disabled="locked" />
       <PlanRates v-model="form.plan" :answers="answers" :per-sheet="perSheet" :disabled="locked" />
     </section>
-    <section class="part">
-      <div class="part-head">
-        <h2>Whose edition it is</h2>
-        <p>they and staff act on it</p>
-      </div>
+    <FoldedPart title="Whose edition it is" :words="whose">
       <WhoPrints />
-    </section>
+    </FoldedPart>
     <section v-if="edition.state!.earlierPlans.length > 0" class="part">
       <div class="part-head">
         <h2>How the plan changed</h2>

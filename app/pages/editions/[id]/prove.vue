@@ -67,7 +67,7 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
         :label="`Why the ${word} is replaced`"
         class="reason"
       />
-      <table v-if="proofs.length > 0" class="ruled">
+      <table v-if="proofs.length > 0" v-columns class="ruled">
         <thead>
           <tr>
             <th>Pull</th>

@@ -107,7 +107,7 @@ const amendSize = () =>
             :items="offered.map((s) => ({ value: s, title: s === 'edition' ? 'the edition' : s }))"
           />
         </div>
-        <table v-if="plan.orderSchool === 'hand'" class="ruled byhand">
+        <table v-if="plan.orderSchool === 'hand'" v-columns class="ruled byhand">
           <tbody>
             <tr v-for="sheet in candidates" :key="sheet.id">
               <td>sheet {{ sheet.id }}</td>
@@ -168,7 +168,7 @@ const amendSize = () =>
           <p v-if="signing.fault.value" class="trouble" role="alert">{{ signing.fault.value }}</p>
         </figcaption>
       </figure>
-      <table class="ruled">
+      <table v-columns class="ruled">
         <thead>
           <tr>
             <th>Sheet</th>
