@@ -222,7 +222,12 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
   }
   .running .figure {
     text-align: left;
+  }
+  .many .figure,
+  .many .place {
+    flex-wrap: wrap;
     justify-content: start;
+    white-space: normal;
   }
 }
 </style>

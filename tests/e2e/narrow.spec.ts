@@ -1,4 +1,4 @@
-import { expect, test } from '../fixtures/browser'
+import { expect, settled, test } from '../fixtures/browser'
 
 const rooms = ['/', '/editions', '/editions/new', '/paper', '/ink', '/ink/mix', '/office', '/sign-in']
 const stops = ['plan', 'block', 'paper', 'press', 'ink', 'prove', 'pull', 'curate', 'sign', 'close', 'register']
@@ -23,7 +23,7 @@ for (const [width, height] of [
     for (const path of pages) {
       await page.goto(`${server.url}${path}`)
       await expect(page.locator('main h1, main h2, main form').first()).toBeVisible()
-      await page.waitForLoadState('networkidle')
+      await settled(page)
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
       expect([path, Math.max(0, wide)]).toEqual([path, 0])
     }

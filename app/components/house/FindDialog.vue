@@ -51,18 +51,22 @@ function onKey(event: KeyboardEvent) {
 <template>
   <VDialog v-model="open" aria-label="Find">
     <form class="dialog-sheet" @submit.prevent="go(found[at])">
-      <VTextField
-        v-model="text"
-        label="Find"
-        placeholder="harbour, sheet 21 scales, 3/20 tide, cream laid, a name"
-        autofocus
-        maxlength="120"
-        role="combobox"
-        aria-controls="found"
-        :aria-expanded="found.length > 0"
-        :aria-activedescendant="found.length > 0 ? `found-${at}` : undefined"
-        @keydown="onKey"
-      />
+      <label class="asked"
+        >Find
+        <input
+          v-model="text"
+          type="text"
+          placeholder="harbour, sheet 21 scales, 3/20 tide, a name"
+          autofocus
+          maxlength="120"
+          role="combobox"
+          aria-autocomplete="list"
+          aria-controls="found"
+          :aria-expanded="found.length > 0"
+          :aria-activedescendant="found.length > 0 ? `found-${at}` : undefined"
+          @keydown="onKey"
+        />
+      </label>
       <ul id="found" role="listbox" aria-label="Found">
         <li
           v-for="(one, i) in found"
@@ -90,6 +94,23 @@ function onKey(event: KeyboardEvent) {
 </template>
 
 <style scoped>
+.asked {
+  font-size: 0.84rem;
+  color: var(--soft);
+}
+.asked input {
+  display: block;
+  width: 100%;
+  min-height: 44px;
+  font-family: var(--serif);
+  font-size: 1.3rem;
+  color: var(--ink);
+  border: 0;
+  border-bottom: 2px solid var(--ink);
+}
+.asked input::placeholder {
+  color: var(--faint);
+}
 .dialog-sheet {
   min-height: 320px;
   align-content: start;
