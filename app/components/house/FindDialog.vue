@@ -84,6 +84,10 @@ function onKey(event: KeyboardEvent) {
           >
         </li>
       </ul>
+      <p v-if="text.trim() === ''" class="soft">
+        An edition, a person, a paper, an ink or a block by the beginning of a word; a sheet by its serial, a print by
+        its number.
+      </p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <p v-else-if="answered !== '' && found.length === 0 && text.trim() !== ''" class="soft" role="status">
         Nothing here is called “{{ answered }}”. Part of a title, a name or a paper is enough; a sheet goes by its

@@ -6,6 +6,7 @@ import { reflectanceOf } from '#core/ink/reconstruct'
 import type { BlendPlan } from '#core/ink/roll-up'
 import type { Layer } from '#core/edition/layer'
 import { pigmentOf } from '#core/ink/shelf'
+import { figured } from '~/drawings/words'
 
 /** Two to four inks side by side on one roller: the strip on the slab, what it shows in between, and what would bridge it. */
 const props = defineProps<{ layer: Layer; across: number | null }>()
@@ -85,6 +86,38 @@ const bridging = computed(() => {
     .slice(0, 3)
     .map((bridge) => ({ ...bridge, tub: shelf[bridge.index]!.tub }))
 })
+const batches = computed(() => [
+  { value: '', title: 'an ink' },
+  ...supplies.batches.map(({ id, name }) => ({ value: id, title: name })),
+])
+const nameOfBatch = (id: string) => batches.value.find(({ value }) => value === id)?.title ?? 'an ink'
+/** A share of the form as a share of a hundred, to so many places. */
+const inHundred = (key: 'blend' | 'widening', places: number) =>
+  computed({
+    get: () => Math.round(form.value[key] * 100 * 10 ** places) / 10 ** places,
+    set: (value: number) => {
+      form.value[key] = value / 100
+    },
+  })
+const blendWidth = inHundred('blend', 0)
+const widening = inHundred('widening', 1)
+const directionWords = [
+  { value: 'one', title: 'in one direction' },
+  { value: 'several', title: 'in several directions' },
+]
+const directions = computed({
+  get: () => (form.value.severalDirections ? 'several' : 'one'),
+  set: (value) => {
+    form.value.severalDirections = value === 'several'
+  },
+})
+const hues = [{ value: '', title: 'no hue' }, ...hueNames.map((value) => ({ value, title: value }))]
+const avoided = computed({
+  get: () => form.value.avoid ?? '',
+  set: (value) => {
+    form.value.avoid = (value || null) as BlendPlan['avoid']
+  },
+})
 async function save() {
   if (await keeping.giving(() => edition.give('plan-blend', { layerId: props.layer.id, blend: form.value })))
     draft.done()
@@ -96,6 +129,26 @@ async function without() {
 
 <template>
   <div>
+    <p class="sentence blend">
+      <template v-for="(stripe, i) in form.stripes" :key="i"
+        ><template v-if="i > 0"> into </template
+        ><SaidValue
+          v-model="stripe.batchId"
+          :label="`Stripe ${i + 1}`"
+          kind="choice"
+          :options="batches"
+          :words="nameOfBatch(stripe.batchId)" /></template
+      >, blended over
+      <SaidValue v-model="blendWidth" label="Width of the blend" :max="100" unit="%" :words="`${blendWidth} %`" /> of
+      the roller,
+      <SaidValue
+        v-model="form.freshAfter"
+        label="Lay it fresh after"
+        :max="500"
+        unit="charges"
+        :words="form.freshAfter === 0 ? 'never laid afresh' : `laid afresh after ${figured(form.freshAfter, 'charge')}`"
+      />.
+    </p>
     <SlabDrawing
       v-if="ready"
       :beads="beads"
@@ -136,45 +189,40 @@ async function without() {
         <button type="button" @click="heeded = false">It is meant so</button>
       </p>
     </template>
-    <div v-for="(stripe, i) in form.stripes" :key="i" class="stripe">
-      <VSelect
-        v-model="stripe.batchId"
-        :label="`Stripe ${i + 1}`"
-        :items="supplies.batches.map((batch) => ({ value: batch.id, title: batch.name }))"
-        no-data-text="No ink is mixed yet"
-      />
-      <button
-        v-if="form.stripes.length > 2"
-        type="button"
-        class="out"
-        :aria-label="`Take out stripe ${i + 1}`"
-        @click="form.stripes.splice(i, 1)"
-      >
-        Take out
-      </button>
-    </div>
-    <div class="fields set">
-      <label class="soft"
-        >blend, {{ Math.round(form.blend * 100) }} %
-        <input v-model.number="form.blend" type="range" min="0" max="1" step="0.01" aria-label="Width of the blend"
-      /></label>
-      <label class="soft"
-        >widens {{ (form.widening * 100).toFixed(1) }} % a charge
-        <input
-          v-model.number="form.widening"
-          type="range"
-          min="0"
-          max="0.05"
-          step="0.001"
-          aria-label="Widening with each charge"
-      /></label>
-      <label class="soft"
-        >seen after {{ charges }} charges
-        <input v-model.number="charges" type="range" min="0" max="60" aria-label="Charges so far"
-      /></label>
-      <VSelect v-model="form.avoid" label="Hue to keep out" clearable :items="[...hueNames]" />
-      <VTextField v-model.number="form.freshAfter" label="Lay it fresh after" inputmode="numeric" suffix="charges" />
-      <VCheckbox v-model="form.severalDirections" label="rolled in several directions" />
+    <div class="customs">
+      <p>
+        It widens
+        <SaidValue
+          v-model="widening"
+          label="Widening with each charge"
+          kind="decimal"
+          :max="5"
+          unit="%"
+          :words="`${widening} %`"
+        />
+        a charge, rolled
+        <SaidValue
+          v-model="directions"
+          label="Directions of the blend"
+          kind="choice"
+          :options="directionWords"
+          :words="directionWords.find(({ value }) => value === directions)!.title"
+        />; to be kept out is
+        <SaidValue
+          v-model="avoided"
+          label="Hue to keep out"
+          kind="choice"
+          :options="hues"
+          :words="form.avoid ?? 'no hue'"
+        />. Seen after
+        <SaidValue
+          v-model="charges"
+          label="Charges so far"
+          :max="60"
+          unit="charges"
+          :words="figured(charges, 'charge')"
+        />.
+      </p>
     </div>
     <p v-if="keeping.fault.value" class="trouble" role="alert">{{ keeping.fault.value }}</p>
     <div v-if="!edition.state!.closedAt" class="buttons">
@@ -184,6 +232,7 @@ async function without() {
         class="quiet"
         @click="form.stripes.push({ batchId: '', at: Math.min(1, form.stripes.at(-1)!.at + 0.1) })"
         >One more stripe</VBtn
+      ><VBtn v-if="form.stripes.length > 2" class="quiet" @click="form.stripes.pop()">One stripe less</VBtn
       ><VBtn v-if="layer.blend" class="quiet" @click="without">No blend on this layer</VBtn>
     </div>
   </div>
@@ -196,39 +245,14 @@ async function without() {
   font-size: 0.92rem;
   padding-bottom: 8px;
 }
-.warning button,
-.out {
+.warning button {
   color: var(--green);
   text-decoration: underline;
   text-underline-offset: 3px;
   font-weight: 400;
   min-height: 28px;
 }
-.stripe {
-  display: grid;
-  grid-template-columns: minmax(160px, 260px) auto;
-  gap: 20px;
-  align-items: end;
-  padding-bottom: 4px;
-}
-label {
-  display: grid;
-  font-size: 0.84rem;
-}
-input[type='range'] {
-  accent-color: var(--green);
-  min-height: 30px;
-}
-.set {
-  margin-top: 12px;
-  align-items: end;
-}
-@media (max-width: 640px) {
-  .stripe {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  input[type='range'] {
-    width: 100%;
-  }
+.blend {
+  font-size: 1.25rem;
 }
 </style>

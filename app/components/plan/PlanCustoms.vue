@@ -4,7 +4,11 @@ import { artistProofWarning, type EditionPlan } from '#core/plan/plan'
 /** What is rarely chosen anew, said in small sentences: how it is numbered and pencilled. */
 const title = defineModel<string>('title', { required: true })
 const plan = defineModel<EditionPlan>('plan', { required: true })
-defineProps<{ disabled?: boolean }>()
+defineProps<{
+  disabled?: boolean
+  /** The title is given elsewhere on the page. */
+  titled?: boolean
+}>()
 
 const sizeSchools = [
   { value: 'declared', title: 'declared before printing' },
@@ -90,15 +94,19 @@ const colouring = computed({
         :options="lines"
         :words="said(lines, plan.line)"
         :disabled="disabled"
-      />: titled
-      <SaidValue
-        v-model="title"
-        label="Title"
-        kind="text"
-        :longest="120"
-        :words="title || 'nothing yet'"
-        :disabled="disabled"
-      />, signed by
+      />,
+      <template v-if="!titled"
+        >titled
+        <SaidValue
+          v-model="title"
+          label="Title"
+          kind="text"
+          :longest="120"
+          :words="title || 'nothing yet'"
+          :disabled="disabled"
+        />,</template
+      >
+      signed by
       <SaidValue
         v-model="plan.artist"
         label="Artist"

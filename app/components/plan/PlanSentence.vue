@@ -55,7 +55,7 @@ const dueFault = computed(() =>
     <SaidValue
       v-model="plan.start"
       label="Sheets started"
-      :words="String(plan.start ?? usual ?? 'as many as it takes')"
+      :words="String(plan.start ?? usual ?? 'enough')"
       may-be-none
       :min="1"
       :max="5000"

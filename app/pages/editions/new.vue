@@ -71,7 +71,7 @@ async function start() {
         :fault="fault"
         :fault-field="faultField"
       />
-      <PlanCustoms v-model:title="form.title" v-model:plan="form.plan" class="rest" />
+      <PlanCustoms v-model:title="form.title" v-model:plan="form.plan" titled class="rest" />
       <p v-if="fault && faultField !== 'title'" class="trouble" role="alert">{{ fault }}</p>
       <div class="buttons">
         <VBtn type="submit" :loading="busy">Start</VBtn><VBtn class="quiet" to="/editions">Leave it</VBtn>
