@@ -1,4 +1,4 @@
-import type { Happening } from '../ground/envelope'
+import { type Happening, notStoredYet } from '../ground/envelope'
 import { appended, changed, replacedAt, replacedWhere } from '../ground/fold'
 import type { Layer } from './layer'
 import { type Pull, type PullData, pullOf } from './pull'
@@ -86,6 +86,7 @@ export function recordPull(
     ordinal: state.pulls.length + 1,
     seq: event.seq,
     at: event.occurredAt,
+    position: event.position ?? notStoredYet,
     by: event.actor,
     via: event.via ?? null,
     voided: false,

@@ -1,4 +1,4 @@
-import type { Doer } from '../ground/envelope'
+import type { Doer, When } from '../ground/envelope'
 import type { ProofKind, PullKind, Rescue, Verdict } from '../print/verdicts'
 
 /** What a printer says of one meeting of sheet and block. */
@@ -22,11 +22,10 @@ export interface PullData extends PullSaid {
   pullId: string
 }
 
-export interface Pull extends PullData, Doer {
+export interface Pull extends PullData, Doer, When {
   /** Place among the edition's pulls, from 1, as the ledger received them. */
   ordinal: number
   seq: number
-  at: string
   voided: boolean
   /** Why a late pull could not be counted, until a person settles it. */
   disputed: { rule: string; message: string; settled: boolean } | null

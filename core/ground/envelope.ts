@@ -27,8 +27,21 @@ export interface LedgerEvent<Type extends string = string, Data = unknown> {
 
 /** What of an event an evolver may read: nothing that depends on when or how it was stored. */
 export type Happening = Pick<LedgerEvent, 'stream' | 'seq' | 'type' | 'version' | 'actor' | 'occurredAt' | 'data'> &
-  // What a browser foresees has not been handed in yet.
-  Partial<Pick<LedgerEvent, 'via'>>
+  // What a browser foresees has not been handed in yet, and has no place in the ledger.
+  Partial<Pick<LedgerEvent, 'via' | 'position'>>
+
+/** When something happened by the browser’s clock, to be shown, and its place in the ledger, to be ordered by. */
+export interface When {
+  at: string
+  position: number
+}
+
+/** After everything that is stored. */
+export const notStoredYet = Number.MAX_SAFE_INTEGER
+
+export function whenOf({ occurredAt, position }: Happening): When {
+  return { at: occurredAt, position: position ?? notStoredYet }
+}
 
 /** Who did something, and who handed it in when that was somebody else. */
 export interface Doer {

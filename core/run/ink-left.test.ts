@@ -46,6 +46,16 @@ describe('what is left of a batch while a run goes on', () => {
     expect(inkLeft(batch(), table.edition, 1_000_000).milligrams).toBe(0)
   })
 
+  it('is in the order of the ledger, whatever a tablet’s clock says', () => {
+    const { table, give, batch, pull } = slab()
+    table.clock = '2099-05-01T10:00:00.000Z'
+    pull(1)
+    table.clock = '1970-01-01T10:00:00.000Z'
+    give('reweigh-batch', { milligrams: 97_000, reason: 'on the scale' })
+    pull(2)
+    expect(inkLeft(batch(), table.edition, 500)).toEqual({ milligrams: 96_500, of: 97_000, pulls: 1 })
+  })
+
   it('takes no void pull for one', () => {
     const { table, batch, pull } = slab()
     table.must('void-pull', { pullId: pull(1), reason: '' })

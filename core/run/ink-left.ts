@@ -1,13 +1,16 @@
+import type { When } from '../ground/envelope'
 import { isLive, type Pull } from '../edition/pull'
 import type { EditionState } from '../edition/state'
 import type { BatchState } from '../stores/batch/state'
 
 type Batch = Pick<BatchState, 'left' | 'draws' | 'keepings' | 'reweighings' | 'runs'> & { id: string }
 
-const latest = (times: readonly { at: string }[]) => times.reduce((last, { at }) => (at > last ? at : last), '')
+/** Place in the ledger of the last of them, before everything when there is none. */
+const latest = (times: readonly When[]) => times.reduce((last, { position }) => Math.max(last, position), 0)
 
-const pullsWith = (state: EditionState, batchId: string, since: string, more: (pull: Pull) => boolean = () => true) =>
-  state.pulls.filter((pull) => isLive(pull) && pull.batchIds.includes(batchId) && pull.at > since && more(pull)).length
+const pullsWith = (state: EditionState, batchId: string, since: number, more: (pull: Pull) => boolean = () => true) =>
+  state.pulls.filter((pull) => isLive(pull) && pull.batchIds.includes(batchId) && pull.position > since && more(pull))
+    .length
 
 /** What of a batch is left while a run goes on, as far as its pulls tell. */
 export interface InkLeft {
@@ -25,7 +28,7 @@ export interface InkLeft {
 export function inkLeft(batch: Batch, state: EditionState, perPull: number): InkLeft {
   const since = latest([...batch.keepings, ...batch.reweighings])
   const atPress = batch.draws
-    .filter(({ at, editionStream }) => at > since && editionStream !== '')
+    .filter(({ position, editionStream }) => position > since && editionStream !== '')
     .reduce((sum, { milligrams }) => sum + milligrams, 0)
   const of = batch.left + atPress
   const pulls = pullsWith(state, batch.id, since)
@@ -44,7 +47,7 @@ export function runInk(batch: Batch, state: EditionState, layerId: string): RunI
   const isHere = (one: { editionStream: string; layerId: string | null }) =>
     one.editionStream === state.stream && (one.layerId === null || one.layerId === layerId)
   const since = latest(batch.runs.filter(isHere))
-  const after = <Happened extends { at: string }>(all: readonly Happened[]) => all.filter(({ at }) => at > since)
+  const after = <Happened extends When>(all: readonly Happened[]) => all.filter(({ position }) => position > since)
   const drawn = after(batch.draws).filter(isHere)
   const kept = after(batch.keepings)
   const weighed = after(batch.reweighings)

@@ -278,7 +278,7 @@ describe('from one day to the next', () => {
     const run = { editionStream: table.stream, layerId: table.layer, milligrams: 9_000, area: 900_000, film: 7.5 }
     expect(code(table, 'weigh-run', 'batch:b1', { ...run, area: 0 })).toBe('nothing-printed')
     expect(code(table, 'weigh-run', 'batch:b1', run)).toBeUndefined()
-    expect(batchOf(table).runs).toEqual([{ ...run, at: expect.any(String) }])
+    expect(batchOf(table).runs).toEqual([{ ...run, at: expect.any(String), position: expect.any(Number) }])
   })
 
   it('no gram is made or lost over any mixing, topping up, drawing and keeping', () => {

@@ -91,7 +91,8 @@ describe('events', () => {
     expect(events).toEqual(
       table.events
         .filter((event) => event.stream === table.stream)
-        .map(({ stream, seq, type, version, actor, via, occurredAt, data }) => ({
+        .map(({ position, stream, seq, type, version, actor, via, occurredAt, data }) => ({
+          position,
           stream,
           seq,
           type,

@@ -90,6 +90,7 @@ export interface StreamRead {
 }
 
 type Line = [
+  position: number,
   seq: number,
   type: string,
   version: number,
@@ -105,16 +106,16 @@ export async function readStream(db: Sequelize, stream: string): Promise<StreamR
   const [read] = await rows<{ lines: string | null; hash: string | null; recorded_at: string | null }>(
     db,
     `
-    SELECT group_concat('[' || seq || ',' || json_quote(type) || ',' || version || ',' || json_quote(actor) || ',' || json_quote(via) || ',' || json_quote(occurred_at) || ',' || data || ']') AS lines,
+    SELECT group_concat('[' || position || ',' || seq || ',' || json_quote(type) || ',' || version || ',' || json_quote(actor) || ',' || json_quote(via) || ',' || json_quote(occurred_at) || ',' || data || ']') AS lines,
       (SELECT hash FROM events WHERE stream = $1 ORDER BY seq DESC LIMIT 1) AS hash,
       (SELECT recorded_at FROM events WHERE stream = $1 ORDER BY seq DESC LIMIT 1) AS recorded_at
-    FROM (SELECT seq, type, version, actor, via, occurred_at, data FROM events WHERE stream = $1 ORDER BY seq)`,
+    FROM (SELECT position, seq, type, version, actor, via, occurred_at, data FROM events WHERE stream = $1 ORDER BY seq)`,
     [stream],
   )
   const lines = JSON.parse(`[${read?.lines ?? ''}]`) as Line[]
   return {
-    events: lines.map(([seq, type, version, actor, via, occurredAt, data]) =>
-      upcast({ stream, seq, type, version, actor, via, occurredAt, data }),
+    events: lines.map(([position, seq, type, version, actor, via, occurredAt, data]) =>
+      upcast({ position, stream, seq, type, version, actor, via, occurredAt, data }),
     ),
     hash: read?.hash ?? chainStart,
     recordedAt: read?.recorded_at ?? '',

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, expect, expectAccessible, openSetUp, test, unfold } from '../fixtures/browser'
+import { choose, expect, expectAccessible, openSetUp, say, test, unfold } from '../fixtures/browser'
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 const click = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
@@ -194,7 +194,7 @@ test('the blend shows an unwanted hue and what would bridge it; a block’s pict
     'aria-valuenow',
     (await bead.getAttribute('aria-valuenow'))!,
   )
-  await field(page, 'rolled in several directions').check()
+  await say(page, 'Directions of the blend', 'in several directions')
   await expect(page.getByText('Rolled in more than one direction')).toBeVisible()
   await click(page, 'It is meant so')
   await expect(page.getByText('Rolled in more than one direction')).toHaveCount(0)

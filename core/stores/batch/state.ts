@@ -1,3 +1,4 @@
+import type { When } from '../../ground/envelope'
 import type { WeighedRun } from '../../ink/amount'
 import type { Component } from '../../ink/component'
 import type { SeenDrawDown } from '../../ink/draw-down'
@@ -19,12 +20,12 @@ export interface BatchState {
   left: number
   mixed: number
   scraped: number
-  draws: { milligrams: number; editionStream: string; layerId: string | null; at: string }[]
+  draws: ({ milligrams: number; editionStream: string; layerId: string | null } & When)[]
   additions: { milligrams: number; why: Addition; at: string }[]
-  reweighings: { before: number; after: number; reason: string; at: string }[]
-  keepings: { before: number; left: number; scraped: number; how: string; at: string }[]
+  reweighings: ({ before: number; after: number; reason: string } & When)[]
+  keepings: ({ before: number; left: number; scraped: number; how: string } & When)[]
   drawDown: SeenDrawDown | null
-  runs: (WeighedRun & { at: string })[]
+  runs: (WeighedRun & When)[]
 }
 
 export function emptyBatch(stream: string): BatchState {

@@ -1,3 +1,4 @@
+import { whenOf } from '../../../ground/envelope'
 import { defineAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
@@ -16,7 +17,7 @@ const batchKept = defineEvent(batch, 'batch-kept', (state, { milligrams, scraped
   changed(state, {
     left: milligrams,
     scraped: state.scraped + scraped,
-    keepings: appended(state.keepings, { before: state.left, left: milligrams, scraped, how, at: event.occurredAt }),
+    keepings: appended(state.keepings, { before: state.left, left: milligrams, scraped, how, ...whenOf(event) }),
   }),
 )
 

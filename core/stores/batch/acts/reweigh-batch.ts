@@ -1,3 +1,4 @@
+import { whenOf } from '../../../ground/envelope'
 import { defineAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { reasonMissing, refuse } from '../../../ground/refusal'
@@ -13,7 +14,7 @@ interface Reweighed {
 const batchReweighed = defineEvent(batch, 'batch-reweighed', (state, { milligrams, reason }: Reweighed, event) =>
   changed(state, {
     left: milligrams,
-    reweighings: appended(state.reweighings, { before: state.left, after: milligrams, reason, at: event.occurredAt }),
+    reweighings: appended(state.reweighings, { before: state.left, after: milligrams, reason, ...whenOf(event) }),
   }),
 )
 

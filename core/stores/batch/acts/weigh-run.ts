@@ -1,3 +1,4 @@
+import { whenOf } from '../../../ground/envelope'
 import { defineAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
@@ -6,7 +7,7 @@ import type { WeighedRun } from '../../../ink/amount'
 import { batch } from '../stream'
 
 const runWeighed = defineEvent(batch, 'run-weighed', (state, data: WeighedRun, event) =>
-  changed(state, { runs: appended(state.runs, { ...data, at: event.occurredAt }) }),
+  changed(state, { runs: appended(state.runs, { ...data, ...whenOf(event) }) }),
 )
 
 /** What a run of pulls took is settled, for the room's own film. */

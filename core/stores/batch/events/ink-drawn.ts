@@ -1,3 +1,4 @@
+import { whenOf } from '../../../ground/envelope'
 import { defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { batch } from '../stream'
@@ -18,7 +19,7 @@ export const inkDrawn = defineEvent(
   (state, { milligrams, editionStream, layerId }: Drawn, event) =>
     changed(state, {
       left: state.left - milligrams,
-      draws: appended(state.draws, { milligrams, editionStream, layerId, at: event.occurredAt }),
+      draws: appended(state.draws, { milligrams, editionStream, layerId, ...whenOf(event) }),
     }),
   [(data) => ({ ...data, layerId: null })],
 )
