@@ -29,6 +29,19 @@ const named = (set: number) =>
         .filter((layer) => (set & (1 << layer)) !== 0)
         .map((layer) => props.layers[layer]!.name)
         .join(', then ')
+/** What an overlap is made of, line by line as far as its column holds it, else by the numbers of the layers. */
+const labelOf = (set: number) => {
+  if (set === 0) return step.value >= 70 ? ['bare paper'] : ['–']
+  const on = props.order.filter((layer) => (set & (1 << layer)) !== 0)
+  const longest = Math.max(...on.map((layer) => props.layers[layer]!.name.length))
+  return step.value >= longest * 7 + 12
+    ? on.map((layer, i) => (i === 0 ? props.layers[layer]!.name : `+ ${props.layers[layer]!.name}`))
+    : [on.map((layer) => layer + 1).join('+')]
+}
+const isDark = (hex: string) => {
+  const [red = 0, green = 0, blue = 0] = [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
+  return red * 0.299 + green * 0.587 + blue * 0.114 < 140
+}
 /** A strip is drawn once for each stretch of neighbouring columns it covers. */
 const stretches = computed(() =>
   rows.value.map((layer) =>
@@ -65,6 +78,15 @@ const stretches = computed(() =>
       >
         <title>{{ named(set) }}: about {{ colours[set] }}</title>
         <rect :x="i * step" y="0" :width="step + 0.4" height="96" :fill="colours[set]" />
+        <text
+          v-for="(line, at) in labelOf(set)"
+          :key="at"
+          :x="i * step + 7"
+          :y="17 + at * 15"
+          :class="{ light: isDark(colours[set]!) }"
+        >
+          {{ line }}
+        </text>
         <rect v-if="chosen === set" :x="i * step + 1" y="1" :width="step - 2" height="94" class="chosen" />
       </g>
       <g v-for="(layer, row) in rows" :key="layer">
@@ -100,6 +122,17 @@ svg {
 }
 .overlap {
   cursor: pointer;
+}
+.overlap text {
+  font-size: 12px;
+  fill: #1d2126;
+  pointer-events: none;
+}
+.overlap text.light {
+  fill: #fbf9f3;
+}
+figcaption strong {
+  margin-right: 0.6em;
 }
 .overlap:focus-visible {
   outline: 2px solid var(--green);

@@ -26,7 +26,7 @@ const id = useId()
 .folded {
   padding: 14px 0 12px;
   display: grid;
-  grid-template-columns: 170px minmax(0, 1fr);
+  grid-template-columns: 210px minmax(0, 1fr);
   gap: 4px 20px;
   align-items: baseline;
 }

@@ -158,7 +158,8 @@ function choose(event: Event) {
         @keydown="onKey"
         @blur="end"
       /><span v-if="unit" class="unit">{{ unit }}</span></span
-    ><span v-if="wrong" class="wrong-words" role="alert">{{ wrong }}</span>
+    ><span v-if="wrong" class="wrong-words" role="alert">{{ wrong }}</span
+    ><!-- Joined to the comma that follows. -->&#8288;
   </span>
 </template>
 
