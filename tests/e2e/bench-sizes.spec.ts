@@ -93,6 +93,36 @@ test('a key that can do nothing says why, where the eye is', async ({ page, pres
   await expect(page.locator('.tally g.stroke')).toHaveCount(0)
 })
 
+test('a station gives back a sound and a flash, once they are switched on', async ({ page, pressroom }) => {
+  await page.addInitScript(() => {
+    const counted = window as unknown as { tones: number }
+    counted.tones = 0
+    const create = AudioContext.prototype.createOscillator
+    AudioContext.prototype.createOscillator = function (this: AudioContext) {
+      counted.tones += 1
+      return create.call(this)
+    }
+  })
+  const server = await pressroom({ demo: true })
+  await openBench(page, server.url, 'Harbour Scales')
+  const tones = () => page.evaluate(() => (window as unknown as { tones: number }).tones)
+  await page.keyboard.press(' ')
+  expect(await tones()).toBe(0)
+  await page.keyboard.press('m')
+  await page.getByRole('button', { name: 'Sound' }).click()
+  await page.getByRole('button', { name: 'Flash' }).click()
+  await page.locator('h1').hover()
+  await page.keyboard.press('Escape')
+  const flashes = page.waitForSelector('.flash-good')
+  await page.keyboard.press('g')
+  await flashes
+  expect(await tones()).toBe(1)
+  // It is remembered by the station.
+  await page.reload()
+  await page.keyboard.press('m')
+  await expect(page.getByRole('button', { name: 'Flash' })).toHaveAttribute('aria-pressed', 'true')
+})
+
 test('a long run closes up into counted bundles, which open on touch', async ({ page, pressroom }) => {
   test.setTimeout(120_000)
   const server = await pressroom({ demo: true })

@@ -24,7 +24,14 @@ const said = computed(() =>
       <rect width="450" height="92" :fill="paper" />
       <rect v-for="(one, i) in films" :key="i" :x="i * 30" y="66" width="30" height="20" :fill="one.hex" />
       <rect v-if="chosen" x="0" y="6" width="450" height="52" :fill="chosen" />
-      <path v-if="pigment" :d="`M${Math.min(steps, Math.max(1, thickness)) * 30 - 15},58 l5,8 h-10 z`" class="mark" />
+      <rect
+        v-if="pigment"
+        :x="(Math.min(steps, Math.max(1, thickness)) - 1) * 30 + 1"
+        y="63"
+        width="28"
+        height="26"
+        class="in-use"
+      />
     </svg>
     <figcaption class="soft">
       <span>1 µm, thin</span><span>{{ thickness }} µm{{ chosen ? '' : ', colour not known' }}</span
@@ -43,8 +50,10 @@ svg {
   display: block;
   border: 1px solid var(--rule);
 }
-.mark {
-  fill: var(--ink);
+.in-use {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
 }
 figcaption {
   display: flex;

@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import { evenMargins, finishedSize, imageOn, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
-import { type Edge, usualStrip } from '#core/paper/tear-request'
+import { imageOn, type PiecePlan, usualFoot } from '#core/paper/piece'
+import { usualStrip } from '#core/paper/tear-request'
 import type { LotSummary } from '#shared/replies/replies'
+import type { GivenOfPiece } from '~/composables/piece-margins'
 
 /** The sheet in hand, the image with its margins, and how it is to be torn. */
 const piece = defineModel<PiecePlan>({ required: true })
 const props = defineProps<{ lots: LotSummary[]; faultField?: string; fault?: string }>()
 const units = useUnits()
-/** Give the image and let the sheet follow, or give the sheet and let the image be what the margins leave. */
-const by = ref<'image' | 'sheet'>('image')
-const finished = computed(() => finishedSize(piece.value))
-const torn = computed(() => pieceSize(piece.value))
+const by = defineModel<GivenOfPiece>('by', { required: true })
+const { finished, setMargin, setFoot } = usePieceMargins(piece, by)
 const grainsOfPiece = [
   { value: 'free', title: 'free' },
   { value: 'width', title: 'along the width' },
@@ -53,21 +52,6 @@ function setSheet(side: 'width' | 'height', mm: number | null) {
   if (unreadable(mm)) return
   piece.value.image = imageOn({ ...finished.value, [side]: mm ?? 0 }, piece.value.margins)
 }
-
-/** Margins kept even move together, the foot by its share; others one by one. */
-function setMargin(edge: Edge, mm: number | null) {
-  if (unreadable(mm)) return
-  const value = mm ?? 0
-  const before = finished.value
-  if (piece.value.foot === null) piece.value.margins = { ...piece.value.margins, [edge]: value }
-  else piece.value.margins = evenMargins(edge === 'bottom' ? value / piece.value.foot : value, piece.value.foot)
-  if (by.value === 'sheet') piece.value.image = imageOn(before, piece.value.margins)
-}
-
-function setFoot(share: number | null) {
-  piece.value.foot = share
-  if (share !== null) setMargin('top', piece.value.margins.top)
-}
 </script>
 
 <template>
@@ -103,99 +87,86 @@ function setFoot(share: number | null) {
       <EdgeChecks v-model="piece.sheet.deckles" class="wide" label="Sheet’s deckle edges" />
     </div>
     <p class="soft hint">Measure both sides each way; of an uneven sheet the shorter counts.</p>
-    <div class="halves">
-      <div>
-        <div class="by" role="group" aria-label="Given is">
-          <button type="button" :aria-pressed="by === 'image'" @click="by = 'image'">Give the image</button
-          ><button type="button" :aria-pressed="by === 'sheet'" @click="by = 'sheet'">Give the finished sheet</button>
-        </div>
-        <div class="fields two">
-          <template v-if="by === 'image'">
-            <LengthField
-              :model-value="piece.image.width || null"
-              label="Image, width"
-              :error-messages="faultField === 'image' ? fault : undefined"
-              @update:model-value="setImage('width', $event)"
-            />
-            <LengthField
-              :model-value="piece.image.height || null"
-              label="Image, height"
-              @update:model-value="setImage('height', $event)"
-            />
-          </template>
-          <template v-else>
-            <LengthField
-              :model-value="finished.width"
-              label="Finished sheet, width"
-              :error-messages="faultField === 'image' ? fault : undefined"
-              @update:model-value="setSheet('width', $event)"
-            />
-            <LengthField
-              :model-value="finished.height"
-              label="Finished sheet, height"
-              @update:model-value="setSheet('height', $event)"
-            />
-          </template>
-          <LengthField
-            :model-value="piece.margins.top"
-            label="Top margin"
-            @update:model-value="setMargin('top', $event)"
-          />
-          <LengthField
-            :model-value="piece.margins.bottom"
-            label="Foot margin"
-            @update:model-value="setMargin('bottom', $event)"
-          />
-          <LengthField
-            :model-value="piece.margins.left"
-            label="Left margin"
-            @update:model-value="setMargin('left', $event)"
-          />
-          <LengthField
-            :model-value="piece.margins.right"
-            label="Right margin"
-            @update:model-value="setMargin('right', $event)"
-          />
-        </div>
-        <div class="foot">
-          <VCheckbox
-            :model-value="piece.foot !== null"
-            label="even, the foot heavier by"
-            @update:model-value="setFoot($event ? usualFoot : null)"
-          />
-          <VTextField
-            v-if="piece.foot !== null"
-            :model-value="String(Math.round((piece.foot - 1) * 100))"
-            aria-label="Foot heavier by"
-            type="number"
-            min="0"
-            max="100"
-            step="5"
-            suffix="%"
-            @update:model-value="setFoot(1 + Math.max(0, Math.min(100, Number($event) || 0)) / 100)"
-          />
-        </div>
-        <div class="fields two">
-          <LengthField v-model="piece.trim" label="Trimmed off later, each side" />
-          <VSelect v-model="piece.grain" label="Grain of the piece" :items="grainsOfPiece" />
-        </div>
-        <EdgeChecks v-model="piece.deckles" label="Deckle wanted on the piece at its" />
-        <div class="foot">
-          <VCheckbox v-model="edgesTorn" label="torn; no strip narrower than" />
-          <LengthField v-if="piece.strip > 0" v-model="piece.strip" label="Narrowest strip" />
-          <span v-else class="soft">cut with a knife, any strip</span>
-        </div>
+    <div class="half">
+      <div class="by" role="group" aria-label="Given is">
+        <button type="button" :aria-pressed="by === 'image'" @click="by = 'image'">Give the image</button
+        ><button type="button" :aria-pressed="by === 'sheet'" @click="by = 'sheet'">Give the finished sheet</button>
       </div>
-      <div class="drawn">
-        <MarginDrawing :image="piece.image" :margins="piece.margins" @move="setMargin" />
-        <p v-if="piece.image.width <= 0 || piece.image.height <= 0" class="trouble" role="alert">
-          These margins leave no image. Make them smaller or the sheet larger.
-        </p>
-        <p v-else class="soft">
-          Finished {{ units.size(finished.width, finished.height)
-          }}<template v-if="piece.trim > 0">, torn {{ units.size(torn.width, torn.height) }}</template
-          >. Drag a margin, or move it with the arrow keys.
-        </p>
+      <div class="fields two">
+        <template v-if="by === 'image'">
+          <LengthField
+            :model-value="piece.image.width || null"
+            label="Image, width"
+            :error-messages="faultField === 'image' ? fault : undefined"
+            @update:model-value="setImage('width', $event)"
+          />
+          <LengthField
+            :model-value="piece.image.height || null"
+            label="Image, height"
+            @update:model-value="setImage('height', $event)"
+          />
+        </template>
+        <template v-else>
+          <LengthField
+            :model-value="finished.width"
+            label="Finished sheet, width"
+            :error-messages="faultField === 'image' ? fault : undefined"
+            @update:model-value="setSheet('width', $event)"
+          />
+          <LengthField
+            :model-value="finished.height"
+            label="Finished sheet, height"
+            @update:model-value="setSheet('height', $event)"
+          />
+        </template>
+        <LengthField
+          :model-value="piece.margins.top"
+          label="Top margin"
+          @update:model-value="setMargin('top', $event)"
+        />
+        <LengthField
+          :model-value="piece.margins.bottom"
+          label="Foot margin"
+          @update:model-value="setMargin('bottom', $event)"
+        />
+        <LengthField
+          :model-value="piece.margins.left"
+          label="Left margin"
+          @update:model-value="setMargin('left', $event)"
+        />
+        <LengthField
+          :model-value="piece.margins.right"
+          label="Right margin"
+          @update:model-value="setMargin('right', $event)"
+        />
+      </div>
+      <div class="foot">
+        <VCheckbox
+          :model-value="piece.foot !== null"
+          label="even, the foot heavier by"
+          @update:model-value="setFoot($event ? usualFoot : null)"
+        />
+        <VTextField
+          v-if="piece.foot !== null"
+          :model-value="String(Math.round((piece.foot - 1) * 100))"
+          aria-label="Foot heavier by"
+          type="number"
+          min="0"
+          max="100"
+          step="5"
+          suffix="%"
+          @update:model-value="setFoot(1 + Math.max(0, Math.min(100, Number($event) || 0)) / 100)"
+        />
+      </div>
+      <div class="fields two">
+        <LengthField v-model="piece.trim" label="Trimmed off later, each side" />
+        <VSelect v-model="piece.grain" label="Grain of the piece" :items="grainsOfPiece" />
+      </div>
+      <EdgeChecks v-model="piece.deckles" label="Deckle wanted on the piece at its" />
+      <div class="foot">
+        <VCheckbox v-model="edgesTorn" label="torn; no strip narrower than" />
+        <LengthField v-if="piece.strip > 0" v-model="piece.strip" label="Narrowest strip" />
+        <span v-else class="soft">cut with a knife, any strip</span>
       </div>
     </div>
   </div>
@@ -206,10 +177,8 @@ function setFoot(share: number | null) {
   font-size: 0.84rem;
   margin: 4px 0 14px;
 }
-.halves {
-  display: grid;
-  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-  gap: 34px;
+.half {
+  max-width: 460px;
 }
 .two {
   grid-template-columns: 1fr 1fr;
@@ -238,14 +207,5 @@ function setFoot(share: number | null) {
   align-items: end;
   justify-content: start;
   margin: 8px 0;
-}
-.drawn p {
-  margin-top: 10px;
-  font-size: 0.88rem;
-}
-@media (max-width: 900px) {
-  .halves {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { evenMargins, type PiecePlan, usualFoot } from '#core/paper/piece'
+import { evenMargins, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
 import { noEdges, usualStrip } from '#core/paper/tear-request'
 import type { TearPlan } from '#core/paper/tear-plan'
 import { goal } from '#core/plan/plan'
 import { sheetsToStart } from '#core/run/sheets-to-start'
+import type { GivenOfPiece } from '~/composables/piece-margins'
 import { percent } from '~/drawings/words'
 
 const edition = useEdition()
@@ -27,6 +28,10 @@ const fresh = (): PiecePlan => ({
 })
 const piece = ref<PiecePlan>(copy(edition.state!.piece ?? fresh()))
 const draft = useDraft(`piece ${edition.id}`, piece)
+const by = ref<GivenOfPiece>('image')
+const { finished, setMargin } = usePieceMargins(piece, by)
+const torn = computed(() => pieceSize(piece.value))
+const locked = computed(() => !!edition.state!.closedAt || !edition.isTheirs)
 const plan = ref<TearPlan | null>(null)
 const showLot = ref(false)
 const counting = ref(false)
@@ -87,12 +92,33 @@ async function counted() {
 
 <template>
   <div>
+    <section class="part piece">
+      <div>
+        <MarginDrawing :image="piece.image" :margins="piece.margins" @move="setMargin" />
+      </div>
+      <div>
+        <p class="told">
+          Finished {{ units.size(finished.width, finished.height)
+          }}<template v-if="piece.trim > 0">, torn {{ units.size(torn.width, torn.height) }}</template
+          >. Drag a margin, or move it with the arrow keys.
+        </p>
+        <p v-if="piece.image.width <= 0 || piece.image.height <= 0" class="trouble" role="alert">
+          These margins leave no image. Make them smaller or the sheet larger.
+        </p>
+        <p>{{ wantedWords }}; {{ edition.state!.made }} torn so far.</p>
+        <p v-if="piece.sheet.width <= 0" class="soft">
+          Take the sheet in hand below, and the best way to tear it is drawn here.
+        </p>
+        <div v-if="changed && edition.state!.piece !== null" class="buttons">
+          <VBtn :loading="busy" :disabled="locked" @click="keep">Keep this sheet</VBtn>
+        </div>
+      </div>
+    </section>
     <section v-if="piece.sheet.width > 0 && piece.sheet.height > 0" class="part">
       <div class="part-head">
         <h2>Tear plan</h2>
         <p>exact for straight tears right across; drawn to scale</p>
       </div>
-      <p class="wanted">{{ wantedWords }}; {{ edition.state!.made }} torn so far.</p>
       <TearPlanView
         v-model:plan="plan"
         :piece="piece"
@@ -103,12 +129,14 @@ async function counted() {
         :title="edition.state!.title"
       />
     </section>
-    <FoldedPart title="The sheet" :words="sheetWords" :missing="edition.state!.piece === null || changed">
+    <FoldedPart title="The sheet" :words="sheetWords" :missing="edition.state!.piece === null">
       <OpenForm @submit.prevent="keep">
-        <PieceForm v-model="piece" :lots="supplies.lots" :fault="fault" :fault-field="field" />
+        <PieceForm v-model="piece" v-model:by="by" :lots="supplies.lots" :fault="fault" :fault-field="field" />
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
         <div class="buttons">
-          <VBtn type="submit" :loading="busy" :disabled="!changed">Keep this sheet</VBtn>
+          <VBtn v-if="!changed || edition.state!.piece === null" type="submit" :loading="busy" :disabled="!changed"
+            >Keep this sheet</VBtn
+          >
         </div>
       </OpenForm>
     </FoldedPart>
@@ -164,7 +192,17 @@ async function counted() {
 .others {
   margin: 0 0 16px;
 }
-.wanted {
-  margin-bottom: 12px;
+.piece {
+  display: grid;
+  grid-template-columns: minmax(0, 230px) minmax(0, 1fr);
+  gap: 10px 30px;
+}
+.piece p + p {
+  margin-top: 8px;
+}
+@media (max-width: 560px) {
+  .piece {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>
