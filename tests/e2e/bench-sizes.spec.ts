@@ -119,6 +119,7 @@ test('a station gives back a sound and a flash, once they are switched on', asyn
   expect(await tones()).toBe(1)
   // It is remembered by the station.
   await page.reload()
+  await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()
   await page.keyboard.press('m')
   await expect(page.getByRole('button', { name: 'Flash' })).toHaveAttribute('aria-pressed', 'true')
 })

@@ -47,7 +47,9 @@ const shown = computed(
           >, {{ date(cut.cutOn) }}<span v-if="cut.note" class="soft"> · {{ cut.note }}</span>
         </li>
       </ol>
-      <p v-else class="soft">No state is recorded yet. Keep one, with a picture or a rubbing, before it is cut further.</p>
+      <p v-else class="soft">
+        No state is recorded yet. Keep one, with a picture or a rubbing, before it is cut further.
+      </p>
     </div>
   </div>
 </template>

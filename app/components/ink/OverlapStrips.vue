@@ -78,16 +78,20 @@ const stretches = computed(() =>
       >
         <title>{{ named(set) }}: about {{ colours[set] }}</title>
         <rect :x="i * step" y="0" :width="step + 0.4" height="96" :fill="colours[set]" />
-        <text
-          v-for="(line, at) in labelOf(set)"
-          :key="at"
-          :x="i * step + 7"
-          :y="17 + at * 15"
-          :class="{ light: isDark(colours[set]!) }"
-        >
-          {{ line }}
-        </text>
         <rect v-if="chosen === set" :x="i * step + 1" y="1" :width="step - 2" height="94" class="chosen" />
+      </g>
+      <g class="made-of" aria-hidden="true">
+        <template v-for="(set, i) in sets" :key="set">
+          <text
+            v-for="(line, at) in labelOf(set)"
+            :key="at"
+            :x="i * step + 7"
+            :y="17 + at * 15"
+            :class="{ light: isDark(colours[set]!) }"
+          >
+            {{ line }}
+          </text>
+        </template>
       </g>
       <g v-for="(layer, row) in rows" :key="layer">
         <rect
@@ -123,12 +127,12 @@ svg {
 .overlap {
   cursor: pointer;
 }
-.overlap text {
+.made-of text {
   font-size: 12px;
   fill: #1d2126;
   pointer-events: none;
 }
-.overlap text.light {
+.made-of text.light {
   fill: #fbf9f3;
 }
 figcaption strong {
