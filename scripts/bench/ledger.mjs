@@ -16,6 +16,7 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
   const { openConnections } = await jiti.import(at('../../server/database/connections.ts'))
   const { migrate } = await jiti.import(at('../../server/database/migrations.ts'))
   const { chainStart, eventHash, lastPosition, toRow } = await jiti.import(at('../../server/database/events.ts'))
+  const { chainHead } = await jiti.import(at('../../server/database/heads.ts'))
   const { rebuildSummaries } = await jiti.import(at('../../server/database/summaries.ts'))
   const { decide, evolve, emptyState, streamsFor } = await jiti.import(at('../../core/house/streams.ts'))
   const db = await openConnections(folder)
@@ -89,6 +90,8 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
     await db.writer.query('COMMIT')
     if (e % 100 === 99) progress(e + 1)
   }
+  // A server opens no ledger whose head lags behind.
+  await chainHead(db.writer)
   await rebuildSummaries(db.writer, db.long)
   await db.close()
   return ids
