@@ -81,7 +81,6 @@ test('a key that can do nothing says why, where the eye is', async ({ page, pres
   await page.getByRole('combobox', { name: 'Layer' }).selectOption({ label: 'black' })
   const line = page.locator('.said')
   await expect(line).toContainText('Nobody has said the layer beneath is dry.')
-  await page.locator('h1').click({ position: { x: 1, y: 1 }, trial: true })
   await page.keyboard.press('u')
   await expect(line).toContainText('There is nothing to take back on this layer.')
   await page.keyboard.press('b')
