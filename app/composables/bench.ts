@@ -9,7 +9,7 @@ import { useEdition } from '~/stores/edition'
 import { useSession } from '~/stores/session'
 import { useLayerChoice } from './layer-choice'
 
-/** What a station at the press can do, each in one action. */
+/** What a station at the press can do, each in one action; `useBenchActs` gives them one after another. */
 export function useBench(wantedLayer: string) {
   const edition = useEdition()
   const session = useSession()
@@ -58,47 +58,36 @@ export function useBench(wantedLayer: string) {
     }
   }
 
-  /** One tap a pull. Taps that follow one another quickly wait their turn, so that each takes its own sheet. */
-  let turn: Promise<unknown> = Promise.resolve()
-  function inTurn<Result>(act: () => Promise<Result>): Promise<Result> {
-    const result = turn.then(act)
-    turn = result.catch(() => undefined)
-    return result
+  const pull = (kind: PullKind, verdict: Verdict = 'good') => edition.tap('pull', data(kind, verdict))
+
+  const nameFault = async (key: string) => {
+    const pulled = last.value
+    if (!pulled) return
+    const faults = pulled.faults.includes(key)
+      ? pulled.faults.filter((other) => other !== key)
+      : [...pulled.faults, key]
+    await edition.tap('judge-pull', {
+      pullId: pulled.pullId,
+      verdict: pulled.verdict,
+      faults,
+      rescued: pulled.rescued,
+      reason: '',
+    })
   }
 
-  const pull = (kind: PullKind, verdict: Verdict = 'good') => inTurn(() => edition.tap('pull', data(kind, verdict)))
-
-  const nameFault = (key: string) =>
-    inTurn(async () => {
-      const pulled = last.value
-      if (!pulled) return
-      const faults = pulled.faults.includes(key)
-        ? pulled.faults.filter((other) => other !== key)
-        : [...pulled.faults, key]
+  const rescue = async (how: Rescue) => {
+    const pulled = last.value
+    if (pulled)
       await edition.tap('judge-pull', {
         pullId: pulled.pullId,
         verdict: pulled.verdict,
-        faults,
-        rescued: pulled.rescued,
+        faults: pulled.faults,
+        rescued: pulled.rescued === how ? null : how,
         reason: '',
       })
-    })
+  }
 
-  const rescue = (how: Rescue) =>
-    inTurn(async () => {
-      const pulled = last.value
-      if (pulled)
-        await edition.tap('judge-pull', {
-          pullId: pulled.pullId,
-          verdict: pulled.verdict,
-          faults: pulled.faults,
-          rescued: pulled.rescued === how ? null : how,
-          reason: '',
-        })
-    })
-
-  const adjust = (kind: AdjustmentKind) =>
-    inTurn(() => edition.tap('adjust', { layerId: layerId.value, kind, note: '' }))
+  const adjust = (kind: AdjustmentKind) => edition.tap('adjust', { layerId: layerId.value, kind, note: '' })
 
   /** The newest adjustment of this layer. */
   const lastAdjustment = computed(() =>
@@ -106,37 +95,33 @@ export function useBench(wantedLayer: string) {
   )
 
   /** Undo: the newest adjustment or pull here, whichever came last. */
-  const takeBack = () =>
-    inTurn(async () => {
-      const adjustment = lastAdjustment.value
-      if (adjustment && adjustment.afterPull >= (last.value?.ordinal ?? 0))
-        return void (await edition.tap('void-adjustment', { adjustmentId: adjustment.id }))
-      if (last.value) await edition.tap('void-pull', { pullId: last.value.pullId, reason: 'taken back at the bench' })
-    })
+  const takeBack = async () => {
+    const adjustment = lastAdjustment.value
+    if (adjustment && adjustment.afterPull >= (last.value?.ordinal ?? 0))
+      return void (await edition.tap('void-adjustment', { adjustmentId: adjustment.id }))
+    if (last.value) await edition.tap('void-pull', { pullId: last.value.pullId, reason: 'taken back at the bench' })
+  }
 
-  const bringBack = () =>
-    inTurn(async () => {
-      if (lastVoided.value) await edition.tap('restore-pull', { pullId: lastVoided.value.pullId })
-    })
+  const bringBack = async () => {
+    if (lastVoided.value) await edition.tap('restore-pull', { pullId: lastVoided.value.pullId })
+  }
 
-  const approve = () =>
-    inTurn(async () => {
-      const { state } = edition
-      const proof = last.value
-      if (state && proof)
-        await edition.tap('approve-proof', {
-          pullId: proof.pullId,
-          layerId: proof.layerId,
-          reason: standardOf(state, proof.layerId) ? 'a later proof was better' : '',
-        })
-    })
+  const approve = async () => {
+    const { state } = edition
+    const proof = last.value
+    if (state && proof)
+      await edition.tap('approve-proof', {
+        pullId: proof.pullId,
+        layerId: proof.layerId,
+        reason: standardOf(state, proof.layerId) ? 'a later proof was better' : '',
+      })
+  }
 
-  const declareDry = () =>
-    inTurn(async () => {
-      const at = edition.state!.layers.findIndex((l) => l.id === layerId.value)
-      const beneath = edition.state!.layers[at - 1]
-      if (beneath) await edition.tap('declare-dry', { layerId: beneath.id, sheetIds: undried.value })
-    })
+  const declareDry = async () => {
+    const at = edition.state!.layers.findIndex((l) => l.id === layerId.value)
+    const beneath = edition.state!.layers[at - 1]
+    if (beneath) await edition.tap('declare-dry', { layerId: beneath.id, sheetIds: undried.value })
+  }
 
   return {
     layerId,

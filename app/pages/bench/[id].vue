@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { choresDue, routineWords } from '#core/ink/roll-up'
 import { goal } from '#core/plan/plan'
-import { type AdjustmentKind, adjustmentKinds } from '#core/print/verdicts'
 import { likelyFaults } from '#core/run/likely-faults'
 import { outlook } from '#core/run/outlook'
 import { strokesOf } from '~/drawings/tally'
@@ -17,12 +16,11 @@ const id = String(route.params.id)
 const bench = useBench(String(route.query.layer ?? ''))
 useHead({ title: () => `Bench: ${edition.state?.title ?? ''} · Ample Tally` })
 
-const panel = ref<'none' | 'faults' | 'adjust' | 'more'>('none')
 const changing = ref(false)
 const now = ref(Date.now())
 const feedback = useFeedback()
-/** Why the key that was pressed last did nothing. */
-const why = ref('')
+const acts = useBenchActs(bench, feedback)
+const { panel, why, isWet, shut, hindrance } = acts
 const clock = setInterval(() => {
   now.value = Date.now()
 }, 10_000)
@@ -36,9 +34,6 @@ onMounted(async () => {
 watch(bench.layerId, (layerId) => void edition.askForSheet(layerId))
 
 const state = computed(() => edition.state)
-const layerNumber = computed(
-  () => (state.value?.layers.findIndex((layer) => layer.id === bench.layerId.value) ?? 0) + 1,
-)
 const look = computed(() => (state.value ? outlook(state.value, edition.record, bench.layerId.value) : null))
 const minutesLeft = computed(() => (look.value?.pace ? look.value.pace * bench.stack.value.length : null))
 const strokes = computed(() =>
@@ -49,18 +44,6 @@ const goodHere = computed(
   () =>
     strokes.value.filter((stroke) => stroke.kind === 'pull' && stroke.verdict === 'good' && !stroke.disputed).length,
 )
-/** What keeps a pull from being given now, in words; empty when nothing does. */
-const hindrance = computed(() => {
-  if (!state.value) return 'The edition is not here yet.'
-  if (state.value.closedAt) return 'This edition is closed.'
-  if (!edition.isTheirs) return 'You look on: ask to be named on this edition to print it.'
-  if (bench.layer.value?.cutFurther) return 'The block is cut further; this layer takes no more pulls.'
-  if (state.value.made === 0) return 'No paper is torn yet. Proofs go on newsprint.'
-  if (bench.sheet.value === undefined) return 'No sheet waits for this layer.'
-  if (isWet.value) return 'Nobody has said the layer beneath is dry.'
-  return ''
-})
-const isWet = computed(() => bench.undried.value.length > 0 && !bench.wetOnWet.value)
 const ready = computed(() => hindrance.value === '')
 const likely = computed(() => (state.value ? likelyFaults(state.value, bench.layerId.value, edition.record) : []))
 const storing = computed(() => {
@@ -93,106 +76,15 @@ const chores = computed(() => {
       : []
   return choresDue([...(layer?.rollUp?.chores ?? []), ...fresh], pulled).map((chore) => chore.what)
 })
-/** A key that can do nothing says why, where the eye is. */
-function nothing(reason: string) {
-  why.value = reason
-  feedback.give('nothing')
-}
-
-/** Do it, unless something keeps it from being done. */
-function unless(reason: string, act: () => unknown) {
-  if (reason !== '') return nothing(reason)
-  why.value = ''
-  return act()
-}
-
-const verdict = (given: 'good' | 'doubtful' | 'reject') =>
-  unless(hindrance.value, async () => {
-    panel.value = 'none'
-    const done = await bench.pull('pull', given)
-    if (done) feedback.give(given)
-    if (done && given !== 'good') panel.value = 'faults'
-  })
-
-/** What keeps proofs and warm-up from being pulled: they need neither paper nor a dry layer. */
-const shut = computed(() => (state.value?.closedAt || !edition.isTheirs ? hindrance.value : ''))
-const other = (kind: 'proof' | 'warm-up' | 'ghost') =>
-  unless(shut.value, async () => {
-    panel.value = 'none'
-    if (await bench.pull(kind)) feedback.give('good')
-  })
-const nothingPulled = computed(() => (bench.last.value ? shut.value : 'Nothing is pulled on this layer yet.'))
-const takeBack = () =>
-  unless(
-    bench.last.value || bench.lastAdjustment.value ? shut.value : 'There is nothing to take back on this layer.',
-    () => bench.takeBack(),
-  )
-const bringBack = () =>
-  unless(bench.lastVoided.value ? shut.value : 'Nothing was taken back here.', () => bench.bringBack())
-const approve = () =>
-  unless(bench.last.value?.kind === 'proof' ? shut.value : 'The last pull is no proof.', () => bench.approve())
-const rescue = (how: 're-inked' | 'burnished') => unless(nothingPulled.value, () => bench.rescue(how))
-
-function toggle(name: typeof panel.value) {
-  panel.value = panel.value === name ? 'none' : name
-  why.value = ''
-}
-
-const adjust = (kind: AdjustmentKind) =>
-  unless(shut.value, async () => {
-    panel.value = 'none'
-    await bench.adjust(kind)
-  })
-
 const asked = computed(() => {
   const last = bench.last.value
   const sheets = last?.sheetIds.length ? `Sheet ${last.sheetIds.join(' and ')}, ${last.verdict}. ` : ''
   return `${sheets}What was it? One touch, or go on.`
 })
 
-const keys: Record<string, () => unknown> = {
-  ' ': () => verdict('good'),
-  g: () => verdict('good'),
-  d: () => verdict('doubtful'),
-  r: () => verdict('reject'),
-  p: () => other('proof'),
-  w: () => other('warm-up'),
-  u: takeBack,
-  z: bringBack,
-  a: () => toggle('adjust'),
-  m: () => toggle('more'),
-  b: approve,
-  e: () => rescue('re-inked'),
-  n: () => rescue('burnished'),
-  c: () => {
-    changing.value = true
-  },
-  Escape: () => {
-    panel.value = 'none'
-    why.value = ''
-  },
-}
-
-function onKey(event: KeyboardEvent) {
-  if (isAsking() || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
-  const target = event.target as HTMLElement
-  if (['INPUT', 'SELECT', 'TEXTAREA'].includes(target.tagName)) return
-  // Space on a focused button other than the Good bar is that button's own.
-  if ((event.key === ' ' || event.key === 'Enter') && target.tagName === 'BUTTON') return
-  const digit = Number(event.key)
-  if (digit >= 1 && digit <= 9) {
-    if (panel.value === 'faults') void bench.nameFault(likely.value[digit - 1]!)
-    else if (panel.value === 'adjust' && adjustmentKinds[digit - 1]) void adjust(adjustmentKinds[digit - 1]!)
-    else nothing('Figures name a fault or an adjustment, once one of them is asked for.')
-    return
-  }
-  const act = keys[event.key] ?? keys[event.key.toLowerCase()]
-  if (!act) return
-  event.preventDefault()
-  act()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onUnmounted(() => window.removeEventListener('keydown', onKey))
+useBenchKeys(acts, likely, () => {
+  changing.value = true
+})
 </script>
 
 <template>
@@ -201,22 +93,14 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       {{ edition.problem }} <NuxtLink to="/editions">To the editions</NuxtLink>
     </p>
     <template v-if="state && look">
-      <header>
-        <h1>
-          <NuxtLink :to="`/editions/${id}/pull`">{{ state.title }}</NuxtLink>
-        </h1>
-        <label v-if="state.layers.length > 1" class="layer"
-          >layer {{ layerNumber }} of {{ state.layers.length }}
-          <select v-model="bench.layerId.value" aria-label="Layer">
-            <option v-for="layer in state.layers" :key="layer.id" :value="layer.id">{{ layer.name }}</option>
-          </select>
-        </label>
-        <span v-else class="layer">{{ bench.layer.value?.name }}</span>
-        <p class="storing" role="status">
-          <button type="button" @click="changing = true">{{ session.person?.name ?? 'nobody' }} <kbd>C</kbd></button> ·
-          <span :class="{ unsent: edition.unsent > 0 }">{{ storing }}</span>
-        </p>
-      </header>
+      <BenchHead
+        v-model:layer-id="bench.layerId.value"
+        :state="state"
+        :person="session.person?.name ?? 'nobody'"
+        :storing="storing"
+        :unsent="edition.unsent"
+        @change-person="changing = true"
+      />
       <BenchFigures
         :good="goodHere"
         :wanted="goal(state.plan!)"
@@ -236,10 +120,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           :chosen="bench.last.value?.faults ?? []"
           :likely="likely"
           :asked="asked"
-          @name="bench.nameFault"
+          @name="acts.nameFault"
           @done="panel = 'none'"
         />
-        <AdjustPanel v-else-if="panel === 'adjust'" @adjust="adjust" />
+        <AdjustPanel v-else-if="panel === 'adjust'" @adjust="acts.adjust" />
         <MorePanel
           v-else-if="panel === 'more'"
           v-model:proof-kind="bench.proofKind.value"
@@ -250,10 +134,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           :layer-id="bench.layerId.value"
           :last="bench.last.value"
           :may-bring-back="!!bench.lastVoided.value"
-          @pull="other"
-          @approve="approve"
-          @rescue="rescue"
-          @bring-back="bringBack"
+          @pull="acts.other"
+          @approve="acts.approve"
+          @rescue="acts.rescue"
+          @bring-back="acts.bringBack"
         />
         <template v-else-if="!why">
           <p v-if="lastStroke" class="last">
@@ -269,7 +153,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           <p v-else-if="hindrance" class="warn">
             {{ hindrance }}
             <template v-if="isWet && edition.isTheirs && !state.closedAt"
-              ><button type="button" @click="bench.declareDry()">It is dry</button>
+              ><button type="button" @click="acts.declareDry()">It is dry</button>
               <button type="button" @click="bench.wetOnWet.value = true">Print wet on wet</button></template
             >
           </p>
@@ -278,14 +162,14 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       </section>
       <footer>
         <div class="lesser">
-          <TouchBar class="small" name="Proof" keys="P" :idle="shut !== ''" @touch="other('proof')" />
-          <TouchBar class="small" name="Adjust" keys="A" @touch="toggle('adjust')" />
-          <TouchBar class="small" name="Take back" keys="U" @touch="takeBack" />
-          <TouchBar class="small" name="More" keys="M" @touch="toggle('more')" />
+          <TouchBar class="small" name="Proof" keys="P" :idle="shut !== ''" @touch="acts.other('proof')" />
+          <TouchBar class="small" name="Adjust" keys="A" @touch="acts.toggle('adjust')" />
+          <TouchBar class="small" name="Take back" keys="U" @touch="acts.takeBack" />
+          <TouchBar class="small" name="More" keys="M" @touch="acts.toggle('more')" />
         </div>
-        <TouchBar class="at-good" name="Good" keys="space" stroke="good" :idle="!ready" @touch="verdict('good')" />
-        <TouchBar name="Doubtful" keys="D" stroke="doubtful" :idle="!ready" @touch="verdict('doubtful')" />
-        <TouchBar name="Reject" keys="R" stroke="reject" :idle="!ready" @touch="verdict('reject')" />
+        <TouchBar class="at-good" name="Good" keys="space" stroke="good" :idle="!ready" @touch="acts.verdict('good')" />
+        <TouchBar name="Doubtful" keys="D" stroke="doubtful" :idle="!ready" @touch="acts.verdict('doubtful')" />
+        <TouchBar name="Reject" keys="R" stroke="reject" :idle="!ready" @touch="acts.verdict('reject')" />
       </footer>
     </template>
     <ChangePerson v-model="changing" />
@@ -300,53 +184,6 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   overflow: hidden;
   padding: 18px 36px 0;
   gap: 6px;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 2px 18px;
-}
-h1 {
-  font-size: 1.4rem;
-  font-weight: 600;
-}
-h1 a:not(.v-btn) {
-  color: inherit;
-  text-decoration: none;
-}
-h1 a:hover {
-  text-decoration: underline;
-}
-.layer,
-.storing {
-  color: var(--soft);
-  font-size: 0.9rem;
-}
-.layer select {
-  color: var(--ink);
-  background: var(--ground);
-  border-bottom: 1px solid var(--rule);
-  padding: 4px;
-  min-height: 32px;
-}
-.storing {
-  margin-left: auto;
-}
-.storing button {
-  min-height: 32px;
-  color: var(--ink);
-}
-.unsent {
-  color: var(--doubtful);
-  font-weight: 600;
-}
-header kbd {
-  border: 1px solid var(--faint);
-  padding: 0 6px;
-  font-family: var(--sans);
-  font-size: 0.72rem;
-  color: var(--soft);
 }
 .said {
   min-height: 64px;
