@@ -1,6 +1,7 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { countEdition } from '#core/edition/count'
 import { placeOf } from '#core/edition/places'
@@ -11,6 +12,7 @@ import { allBreaks } from '../server/database/breaks'
 import { listEditions, readEdition, readStores } from '../server/services/editions'
 import { readFloor } from '../server/services/floor'
 import { loadDemo } from '../server/services/load-demo'
+import { takeCommand } from '../server/services/take-command'
 import { openPressroom, type Pressroom } from '../server/services/pressroom'
 
 let room: Pressroom
@@ -147,5 +149,37 @@ describe('the demo pressroom', () => {
       )
     expect(await told(other)).toEqual(await told(room))
     await other.close()
+  })
+
+  it('is short of what its editions take more of than is there', async () => {
+    const shortOf = async () =>
+      Object.fromEntries((await readFloor(room, Date.now())).short.map((one) => [one.what, one.why]))
+    const person = room.people.get(room.people.all().find(({ role }) => role === 'manager')!.id)!
+    const give = (stream: string, type: string, data: object) =>
+      takeCommand(
+        room,
+        { person, signIn: null },
+        {
+          commandId: uuid(),
+          device: 'demo',
+          by: person.id,
+          occurredAt: new Date().toISOString(),
+          type,
+          stream,
+          data,
+          expectedSeq: undefined,
+        },
+      )
+    const { lots, batches } = await readStores(room)
+    const laid = lots.find(({ name }) => name === 'cream laid')!
+    const black = batches.find(({ name }) => name === 'capstan black')!
+    expect(Object.keys(await shortOf())).toEqual(['white kozo'])
+    // Slack Water is planned for 34 pieces of this paper, five to a sheet.
+    await give(`lot:${laid.id}`, 'count-lot', { sheets: 6, reason: 'counted' })
+    expect(await shortOf()).toMatchObject({ 'cream laid': '7 sheets wanted for Slack Water, 6 there.' })
+    await give(`lot:${laid.id}`, 'count-lot', { sheets: 7, reason: 'counted' })
+    expect(Object.keys(await shortOf())).toEqual(['white kozo'])
+    await give(`batch:${black.id}`, 'reweigh-batch', { milligrams: 2_000, reason: 'on the scale' })
+    expect((await shortOf())['capstan black for Harbour Scales']).toMatch(/^about \d g left, \d+ g needed\.$/)
   })
 })

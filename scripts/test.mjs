@@ -1,10 +1,15 @@
-import { readFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ensureBrowser, ensureBuild, ensurePackages, freshFolder, root, run } from './ready.mjs'
 
 ensurePackages()
 ensureBrowser()
 ensureBuild()
+
+/** What tests leave lying is theirs alone, and goes when they are done. */
+process.env.TMPDIR = mkdtempSync(join(tmpdir(), 'ample-tally-tests-'))
+process.on('exit', () => rmSync(process.env.TMPDIR, { recursive: true, force: true }))
 
 const reports = freshFolder(join(root, '.cache/reports'))
 let passed = 0

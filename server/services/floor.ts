@@ -1,14 +1,8 @@
-import type { EditionState } from '#core/edition/state'
-import { layerAtPress } from '#core/edition/stack'
-import { inkLeft } from '#core/run/ink-left'
-import { inkNeed, perPull } from '#core/run/ink-need'
-import type { BatchState } from '#core/stores/batch/state'
-import type { StudioState } from '#core/stores/studio/state'
-import type { BatchSummary, EditionSummary, FloorReply, LotSummary } from '#shared/replies/replies'
+import type { EditionSummary, FloorReply } from '#shared/replies/replies'
 import { rows } from '../database/connections'
-import { summariesOf } from '../database/summaries'
 import { listEditions } from './editions'
 import type { Pressroom } from './pressroom'
+import { readShort } from './short'
 
 const sinceShown = 12 * 3600_000
 
@@ -23,61 +17,12 @@ export async function readFloor(room: Pressroom, now: number): Promise<FloorRepl
     running,
     decisions: open.flatMap(decisionsFor),
     drying: open.flatMap(({ id, title, drying }) => (drying > 0 ? [{ editionId: id, title, sheets: drying }] : [])),
-    short: [...(await shortPaper(room, open)), ...(await shortInk(room, running))],
+    short: await readShort(room, open, running),
     counts: await rows<{ state: string; editions: number }>(
       room.db.reader,
       `SELECT state, count(*) AS editions FROM summaries WHERE kind = 'edition' GROUP BY state`,
     ),
   }
-}
-
-type Short = FloorReply['short']
-
-/** Stacks not yet on the press and not torn to their number, and lots of which more was torn than the book had. */
-async function shortPaper(room: Pressroom, open: readonly EditionSummary[]): Promise<Short> {
-  const stacks = open.flatMap(({ id, title, made, impressions, toStart }) =>
-    made > 0 && impressions === 0 && toStart && toStart.sheets > made
-      ? [{ what: `Paper for ${title}`, why: `${made} of ${toStart.sheets} sheets torn.`, to: `/editions/${id}/paper` }]
-      : [],
-  )
-  const lots = (await summariesOf<LotSummary>(room.db.reader, 'lot'))
-    .filter(({ left }) => left < 0)
-    .map(({ name, left }) => ({ what: name, why: `The book is ${-left} sheets short. Count it.`, to: '/paper' }))
-  return [...stacks, ...lots]
-}
-
-/** Inks at the presses that do not last for the layer, as far as the room knows its films. */
-async function shortInk(room: Pressroom, running: readonly EditionSummary[]): Promise<Short> {
-  if (running.length === 0) return []
-  const studio = await room.ledger.read<StudioState>('studio')
-  const runs = (await summariesOf<BatchSummary>(room.db.reader, 'batch')).flatMap((batch) => batch.runs)
-  const found = await Promise.all(
-    running.map(async ({ id, title }) => {
-      const state = await room.ledger.read<EditionState>(`edition:${id}`)
-      const layer = layerAtPress(state)
-      if (!layer) return []
-      const record = room.passBook.recordFor(state.stream)
-      const needs = inkNeed(state, layer.id, { runs, density: new Map(), record, confidence: studio.confidence })
-      return await Promise.all(
-        needs.map(async (need) => {
-          const batchId = layer.zones.find((zone) => zone.id === need.zoneId)?.batchId
-          if (!batchId || need.job.impressions === 0) return []
-          const batch = await room.ledger.read<BatchState>(`batch:${batchId}`)
-          const left = inkLeft({ ...batch, id: batchId }, state, perPull(need)).milligrams / 1000
-          return left >= need.amount.total
-            ? []
-            : [
-                {
-                  what: `${batch.name} for ${title}`,
-                  why: `about ${left.toFixed(0)} g left, ${need.amount.total.toFixed(0)} g needed.`,
-                  to: `/editions/${id}/ink?layer=${layer.id}`,
-                },
-              ]
-        }),
-      )
-    }),
-  )
-  return found.flat(2)
 }
 
 type Waiting = FloorReply['decisions'][number]

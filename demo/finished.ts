@@ -1,0 +1,117 @@
+import { type Desk, EditionInHand, upTo } from './desk'
+import { plan } from './plans'
+import { packing, type Stores } from './stores'
+
+const day = 24 * 60 * 60_000
+
+/** Curate every sheet good but those named, number the first, and sign as many as wanted. */
+async function finish(
+  edition: EditionInHand,
+  good: number[],
+  doubtful: number[],
+  size: number,
+  proofs: number,
+  sign: number,
+): Promise<void> {
+  for (const sheetId of good) await edition.wait(0.3).give('curate', { sheetId, verdict: 'good', reason: '' })
+  for (const sheetId of doubtful)
+    await edition.wait(0.3).give('curate', { sheetId, verdict: 'reject', reason: 'weaker beside the BAT' })
+  const numbered = good.slice(0, size)
+  await edition.wait(5).give('give-numbers', {
+    series: 'edition',
+    size,
+    assignments: numbered.map((sheetId, i) => ({ sheetId, number: i + 1 })),
+  })
+  const rest = good.slice(size, size + proofs)
+  if (rest.length > 0)
+    await edition.give('give-numbers', {
+      series: 'AP',
+      size: proofs,
+      assignments: rest.map((sheetId, i) => ({ sheetId, number: i + 1 })),
+    })
+  for (const sheetId of [...numbered, ...rest].slice(0, sign)) await edition.wait(0.5).give('sign', { sheetId })
+}
+
+/** A finished, signed and closed edition. */
+export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 30 * day).start(
+    { title: 'Bakery Door', plan: plan('Ansa Quill', 20, { year: new Date(desk.now).getUTCFullYear() }) },
+    'black',
+  )
+  await edition.ink(0, stores.black)
+  await edition.press(0, stores.long, 1, 4, packing)
+  await edition.sheet(stores.laid, { width: 230, height: 160 }, 32)
+  await edition.block('key block', 'hard lino', 23.3)
+  await edition.tear(stores.laid, 7, 28)
+  await edition.prove(0, 1, 3)
+  await edition.run(0, upTo(1, 26), { 5: 'd salt', 8: '+', 15: 'r slur', 19: 'b', 24: 'p' }, 3)
+  await edition.wait(3 * 24 * 60).dry(0, upTo(1, 26))
+  await finish(
+    edition,
+    upTo(1, 26).filter((id) => id !== 5 && id !== 15),
+    [5],
+    20,
+    2,
+    22,
+  )
+  await edition
+    .wait(60)
+    .give('close', { note: 'Block cancelled with a scored line; one cancellation proof kept in the drawer.' })
+}
+
+/** A photopolymer print, all pulled and dry, waiting to be curated before its colouring. */
+export async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 6 * day).start(
+    { title: 'Tin Roofs', plan: plan('Merle Tarn', 15, { sizeSchool: 'counted', colouring: true }) },
+    'key black',
+  )
+  await edition.ink(0, stores.black)
+  await edition.press(0, stores.platen, 0, 0, packing)
+  await edition.sheet(stores.board, { width: 200, height: 150 }, 30)
+  const plate = await edition.block('plate', 'photopolymer', 1.5, {
+    transfer: 'film',
+    note: 'on a 20 mm mount for the platen',
+  })
+  await edition.give('find-exposure', {
+    blockId: plate,
+    exposure: {
+      steps: [30, 42, 60, 85, 120],
+      firstHolding: 2,
+      exposure: 60,
+      washOut: 240,
+      hardening: 300,
+      note: 'lamp 1, film emulsion down',
+    },
+  })
+  await edition.tear(stores.board, 6, 22)
+  await edition.prove(0, 2, 2)
+  await edition.run(0, upTo(1, 22), { 7: 'd hickey', 12: 'r fill', 20: 'd pale' }, 4)
+  await edition.wait(2 * 24 * 60).dry(
+    0,
+    upTo(1, 22).filter((id) => id !== 12),
+  )
+}
+
+/** A declared edition half signed. */
+export async function tideTable(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 12 * day).start(
+    { title: 'Tide Table', plan: plan('Oona Vell', 12, { proofs: { AP: 1, PP: 1, HC: 0 } }) },
+    'rust',
+  )
+  await edition.ink(0, stores.rust)
+  await edition.press(0, stores.long, 1, 2, packing)
+  await edition.sheet(stores.kozo, { width: 240, height: 180 }, 35)
+  await edition.block('key block', 'soft-cut lino', 4.8, { transfer: 'toner face down' })
+  await edition.tear(stores.kozo, 4, 16)
+  await edition.prove(0, 1, 2)
+  await edition.run(0, upTo(1, 16), { 6: 'r crease', 11: '+' }, 3)
+  await edition.wait(3 * 24 * 60).dry(0, upTo(1, 16))
+  await finish(
+    edition,
+    upTo(1, 16).filter((id) => id !== 6),
+    [],
+    12,
+    1,
+    7,
+  )
+}

@@ -1,0 +1,58 @@
+import { type Desk, EditionInHand, upTo } from './desk'
+import { plan } from './plans'
+import { packing, type Stores } from './stores'
+
+/** A single layer in black, half way through its pulls, at the platen now. */
+export async function harbourScales(desk: Desk, by: string, stores: Stores): Promise<void> {
+  const edition = await new EditionInHand(desk, by, desk.now - 100 * 60_000).start(
+    { title: 'Harbour Scales', plan: plan('Merle Tarn', 30, { start: 38, proofs: { AP: 3, PP: 0, HC: 0 } }) },
+    'black',
+  )
+  await edition.ink(0, stores.black)
+  await edition.press(0, stores.platen, 0, 0, packing)
+  await edition.sheet(stores.laid, { width: 210, height: 150 }, 30)
+  await edition.block('scales block', 'wood', 22.8)
+  await edition.give('draw-register', {
+    register: {
+      sheet: { width: 270, height: 217.5 },
+      outline: { left: 25, top: 25, width: 220, height: 160 },
+      image: { left: 5, top: 5, width: 210, height: 150 },
+      rotation: 0,
+      meeting: 'paper onto block',
+      mat: null,
+      series: { topLine: 30, footLine: 37.5 },
+      stops: 30,
+      pins: [],
+    },
+    formatId: 'harbour-set',
+  })
+  await edition.tear(stores.laid, 10, 38)
+  await edition.prove(0, 2, 2, 2)
+  await edition.run(0, upTo(1, 20), { 14: 'd pale', 15: '+', 18: 'r salt' }, 3.4)
+}
+
+/** An evening class: each student makes an edition of six. */
+export async function eveningClass(desk: Desk, students: [string, string][], stores: Stores): Promise<void> {
+  const runs: { pulls: number; events: Record<number, string> }[] = [
+    { pulls: 5, events: { 4: 'r salt' } },
+    { pulls: 5, events: { 2: 'd salt', 3: 'r salt', 5: 'r salt' } },
+    { pulls: 2, events: {} },
+    { pulls: 4, events: {} },
+    { pulls: 1, events: {} },
+  ]
+  for (const [i, [id, name]] of students.entries()) {
+    const edition = await new EditionInHand(desk, id, desk.now - (80 + 7 * i) * 60_000).start(
+      {
+        title: `Kettle, ${name.split(' ')[0]}`,
+        plan: plan(name, 6, { work: 'beginners', proofs: { AP: 0, PP: 0, HC: 0 } }),
+      },
+      'black',
+    )
+    await edition.ink(0, stores.black)
+    await edition.sheet(stores.laid, { width: 150, height: 110 }, 35)
+    await edition.tear(stores.laid, 2, 9)
+    await edition.wait(10).pull(0, null, { kind: 'practice' })
+    await edition.prove(0, 0, 2, 5)
+    await edition.run(0, upTo(1, runs[i]!.pulls), runs[i]!.events, 6)
+  }
+}

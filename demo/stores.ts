@@ -1,0 +1,161 @@
+import { hexOf } from '#core/ink/colour'
+import { cardOf } from '#core/ink/draw-down'
+import { film } from '#core/ink/kubelka-munk'
+import { starterInks } from '#core/ink/pigments'
+import { reflectanceOf } from '#core/ink/reconstruct'
+import type { Roller } from '#core/ink/roller'
+import { mixFrom } from '#core/ink/shelf'
+import { type LotDescription, lotDefaults } from '#core/stores/lot/state'
+import type { TubDescription } from '#core/stores/tub/state'
+import type { DemoLot, Desk } from './desk'
+
+const day = 24 * 60 * 60_000
+
+export const packing = [
+  { name: 'newsprint', thickness: 0.1 },
+  { name: 'press card', thickness: 0.6 },
+  { name: 'felt', thickness: 2.4 },
+]
+
+/** The hand rollers of the room. */
+export const rollers: Roller[] = [
+  { id: 'roller-small', name: 'small hard', width: 60, diameter: 38 },
+  { id: 'roller-middle', name: 'middle soft', width: 150, diameter: 50 },
+  { id: 'roller-large', name: 'large soft', width: 260, diameter: 80 },
+]
+
+export interface Stores {
+  laid: DemoLot
+  kozo: DemoLot
+  board: DemoLot
+  newsprint: DemoLot
+  black: string
+  slate: string
+  ochre: string
+  rust: string
+  tide: string
+  dusk: string
+  long: string
+  platen: string
+  table: string
+}
+
+/** The stock of an invented pressroom in a former rope works. */
+export async function stock(desk: Desk, manager: string): Promise<Stores> {
+  const at = desk.now - 40 * day
+  const put = async (kind: string, type: string, data: object) => {
+    const id = desk.newId(at)
+    await desk.give(manager, `${kind}:${id}`, type, data, at)
+    return id
+  }
+  const lot = async (
+    name: string,
+    maker: string,
+    weight: number,
+    price: number,
+    sheets: number,
+    more: Partial<LotDescription> = {},
+  ): Promise<DemoLot> => {
+    const description: LotDescription = { ...lotDefaults, name, maker, width: 760, height: 560, weight, price, ...more }
+    return { ...description, id: await put('lot', 'add-lot', { ...description, sheets }) }
+  }
+  const tubs = new Map<string, string>()
+  for (const [i, { name, nature, density, tinting, pigment }] of starterInks.entries()) {
+    const description: TubDescription = {
+      name,
+      maker: i % 3 === 0 ? 'Capstan Colour' : 'Tarred Twine Inks',
+      container: nature === 'oil' || nature === 'drier' ? 'bottle' : i % 4 === 1 ? 'tube' : 'tub',
+      family: 'oil',
+      nature,
+      density,
+      tinting,
+      price: nature === 'pigment' ? 0.11 + 0.01 * (i % 5) : 0.06,
+      openedOn: i % 4 === 3 ? null : new Date(at - i * day).toISOString().slice(0, 10),
+      condition: name === 'earth red' ? 'skinned' : 'clean',
+      limits: nature === 'drier' ? { least: 1, most: 4 } : nature === 'oil' ? { least: 0, most: 6 } : null,
+      keptAt: nature === 'pigment' ? 'colour shelf' : 'by the slab',
+      card:
+        nature === 'pigment' || nature === 'white' ? cardOf(pigment, '#f4f2ec', name === 'bone black' ? 1 : 8) : null,
+    }
+    tubs.set(
+      name,
+      await put('tub', 'add-tub', {
+        ...description,
+        milligrams: (nature === 'pigment' ? 220 + 30 * (i % 7) : 400) * 1000,
+      }),
+    )
+  }
+  const shelf = {
+    tubs: new Map(starterInks.map((ink) => [ink.name, { ...ink, card: null, family: 'oil' as const, limits: null }])),
+    batches: new Map(),
+  }
+  const batch = (name: string, components: [string, number][]) => {
+    const weighed = components.map(([ink, grams]) => ({
+      tubId: tubs.get(ink)!,
+      batchId: null,
+      name: ink,
+      milligrams: grams * 1000,
+    }))
+    return put('batch', 'mix-batch', {
+      name,
+      family: 'oil',
+      colour: hexOf(film(reflectanceOf('#f4efe2'), mixFrom(weighed, shelf)!.pigment, 8)),
+      components: weighed,
+    })
+  }
+  return {
+    laid: await lot('cream laid', 'Oakum Vale Mill', 200, 4.6, 120, {
+      grain: 'width',
+      betterSide: 'felt side, watermark reads right',
+      deckles: { left: false, right: false, top: true, bottom: true },
+      keptAt: 'drawer 2',
+    }),
+    kozo: await lot('white kozo', 'Saltmarsh Papers', 70, 3.9, 20, {
+      width: 970,
+      height: 640,
+      grain: 'width',
+      betterSide: 'smooth side',
+      keptAt: 'drawer 3',
+    }),
+    board: await lot('heavy rag', 'Oakum Vale Mill', 300, 7.2, 40, { grain: 'height', damp: true, keptAt: 'drawer 4' }),
+    newsprint: await lot('newsprint', 'Dockside Paper', 55, 0.12, 400, {
+      use: 'proof',
+      width: 650,
+      height: 500,
+      keptAt: 'under the long press',
+    }),
+    black: await batch('capstan black', [
+      ['bone black', 180],
+      ['light oil', 6],
+    ]),
+    slate: await batch('slate 2', [
+      ['transparent base', 70],
+      ['bone black', 9],
+      ['deep blue', 14],
+      ['hiding white', 22],
+    ]),
+    ochre: await batch('sand ochre', [
+      ['transparent base', 60],
+      ['earth yellow', 24],
+      ['hiding white', 6],
+    ]),
+    rust: await batch('bollard rust', [
+      ['earth red', 40],
+      ['transparent base', 30],
+      ['orange', 8],
+    ]),
+    tide: await batch('tide blue, clear', [
+      ['transparent base', 46],
+      ['clear blue', 5],
+      ['green', 2],
+    ]),
+    dusk: await batch('dusk rose', [
+      ['transparent base', 30],
+      ['rose', 6],
+      ['hiding white', 8],
+    ]),
+    long: await put('press', 'add-press', { name: 'Long press', kind: 'roller bed', divisions: 16 }),
+    platen: await put('press', 'add-press', { name: 'Small platen', kind: 'platen', divisions: 0 }),
+    table: await put('press', 'add-press', { name: 'Hand table 2', kind: 'by hand', divisions: 0 }),
+  }
+}
