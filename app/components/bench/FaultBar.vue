@@ -93,9 +93,4 @@ button[aria-pressed='true'] kbd {
     grid-column: span 2;
   }
 }
-@media (max-height: 520px) {
-  button {
-    min-height: 44px;
-  }
-}
 </style>

@@ -73,7 +73,9 @@ onUnmounted(() => sized.disconnect())
 
 <style scoped>
 .run {
-  padding: 12px 0 4px;
+  /* The bar of a reject reaches beyond its cell. */
+  padding: 12px 4px 4px;
+  margin: 0 -4px;
   overflow: hidden auto;
   min-height: 0;
   scrollbar-width: thin;

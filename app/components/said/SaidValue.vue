@@ -158,12 +158,15 @@ function choose(event: Event) {
         @keydown="onKey"
         @blur="end"
       /><span v-if="unit" class="unit">{{ unit }}</span></span
-    ><span v-if="wrong" class="wrong-words" role="alert">{{ wrong }}</span
-    ><!-- Joined to the comma that follows. -->&#8288;
+    ><span v-if="wrong" class="wrong-words" role="alert">{{ wrong }}</span>
   </span>
 </template>
 
 <style scoped>
+/* Joined to the comma that follows. */
+.said-value::after {
+  content: '\2060';
+}
 .word {
   font: inherit;
   font-weight: 600;

@@ -88,7 +88,7 @@ useBenchKeys(acts, likely, () => {
 </script>
 
 <template>
-  <div class="bench">
+  <div class="bench" :class="{ asking: panel !== 'none' }">
     <p v-if="edition.problem" class="trouble" role="alert">
       {{ edition.problem }} <NuxtLink to="/editions">To the editions</NuxtLink>
     </p>
@@ -179,7 +179,7 @@ useBenchKeys(acts, likely, () => {
 <style scoped>
 .bench {
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr) auto auto;
+  grid-template-rows: auto auto minmax(96px, 1fr) minmax(0, auto) auto;
   height: 100dvh;
   overflow: hidden;
   padding: 18px 36px 0;
@@ -193,6 +193,7 @@ useBenchKeys(acts, likely, () => {
   align-items: center;
   padding: 6px 0 10px;
   font-size: 1.1rem;
+  overflow-y: auto;
 }
 .warn {
   color: var(--doubtful);
@@ -289,9 +290,23 @@ footer {
     min-height: 34px;
     padding: 2px 0 4px;
   }
-  .warn button,
-  .said :deep(.panel button) {
-    min-height: 44px;
+}
+/* While all the faults lie open, and on a low screen while anything is asked, the figures make room. */
+.bench.asking:has(.choices.all) {
+  grid-template-rows: auto minmax(96px, 1fr) minmax(0, auto) auto;
+}
+.bench.asking:has(.choices.all) > :deep(.big) {
+  display: none;
+}
+@media (max-height: 560px) {
+  .bench.asking {
+    grid-template-rows: auto minmax(44px, 1fr) minmax(0, auto) auto;
+  }
+  .bench.asking:has(.choices.all) {
+    grid-template-rows: auto minmax(44px, 1fr) minmax(0, auto) auto;
+  }
+  .bench.asking > :deep(.big) {
+    display: none;
   }
 }
 </style>
