@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { putAside } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
+import { figured } from '~/drawings/words'
 
 useHead({ title: 'Paper table · Ample Tally' })
 const supplies = useSupplies()
@@ -91,7 +92,7 @@ function lotAdded() {
   <div>
     <div class="page-head">
       <h1>Paper table</h1>
-      <p class="told">{{ supplies.lots.length }} lots in the store</p>
+      <p class="told">{{ figured(supplies.lots.length, 'lot') }} in the store</p>
       <VBtn class="right" @click="adding = !adding">{{
         adding ? 'Leave the new paper' : 'Add paper to the store'
       }}</VBtn>
@@ -102,11 +103,12 @@ function lotAdded() {
       <LotForm @done="lotAdded" />
     </section>
     <p v-for="known in short" :key="known.id" class="trouble short">
-      The book is {{ -known.left }} sheets short of {{ known.name }}: more were torn than it knew of. Count the lot.
+      The book is {{ figured(-known.left, 'sheet') }} short of {{ known.name }}: more were torn than it knew of. Count
+      the lot.
     </p>
-    <p v-if="loaded && supplies.lots.length === 0 && !trouble" class="nothing">
-      No paper yet. Add the first lot: its name, size and how many sheets there are, and editions can be torn from it.
-    </p>
+    <TeachStep v-if="loaded && supplies.lots.length === 0 && !trouble && !adding"
+      ><VBtn class="quiet" @click="adding = true">Add the first lot</VBtn></TeachStep
+    >
     <section v-for="kind in kinds" :key="kind.name" class="part">
       <div class="part-head">
         <h2>{{ kind.name }}</h2>

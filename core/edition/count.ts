@@ -65,7 +65,7 @@ function sumFindings(state: EditionState, total: number): string[] {
   const difference = state.made - total
   return [
     difference > 0
-      ? `${difference} of ${state.made} sheets are in no place. Look at what was torn and split.`
+      ? `${difference} of ${state.made} sheets ${difference === 1 ? 'is' : 'are'} in no place. Look at what was torn and split.`
       : `${-difference} sheets too many are counted. Look at what was torn and split.`,
   ]
 }

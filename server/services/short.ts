@@ -28,7 +28,10 @@ async function shortPaper(room: Pressroom, open: readonly EditionSummary[]): Pro
   )
   const lots = (await summariesOf<LotSummary>(room.db.reader, 'lot')).flatMap((lot) => {
     const { name, left } = lot
-    if (left < 0) return [{ what: name, why: `The book is ${-left} sheets short. Count it.`, to: '/paper' }]
+    if (left < 0)
+      return [
+        { what: name, why: `The book is ${-left} ${left === -1 ? 'sheet' : 'sheets'} short. Count it.`, to: '/paper' },
+      ]
     const wanted = open.flatMap((edition) => {
       const sheets = edition.piece?.lotId === lot.id ? sheetsFor(edition, lot) : 0
       return sheets > 0 ? [{ title: edition.title, sheets }] : []

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useResizeObserver } from '~/composables/resize'
 import { type ChancePoint, drawChance } from '~/drawings/chance'
-import { percent } from '~/drawings/words'
+import { figured, percent } from '~/drawings/words'
 
 const props = defineProps<{
   points: ChancePoint[]
@@ -37,7 +37,9 @@ const label = computed(
   <div ref="frame" class="chance-curve">
     <svg ref="svg" role="img" tabindex="0" :aria-label="label" />
     <p class="said" role="status">
-      <template v-if="read">{{ read.sheets }} sheets started: {{ percent(read.chance) }} chance of {{ goal }}</template>
+      <template v-if="read"
+        >{{ figured(read.sheets, 'sheet') }} started: {{ percent(read.chance) }} chance of {{ goal }}</template
+      >
     </p>
   </div>
 </template>

@@ -77,13 +77,10 @@ function standing(edition: EditionSummary): string {
       <VSelect v-model="state" label="State" :items="states" />
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <p v-if="loaded && found.length === 0 && !trouble" class="nothing">
-      <template v-if="search || state">No edition fits. Shorten the title or choose any state.</template>
-      <template v-else
-        >No edition yet. <NuxtLink to="/editions/new">Start the first one</NuxtLink>: a title, how many prints, and you
-        can tear paper.</template
-      >
-    </p>
+    <template v-if="loaded && found.length === 0 && !trouble">
+      <p v-if="search || state" class="nothing">No edition fits. Shorten the title or choose any state.</p>
+      <TeachStep v-else><NuxtLink to="/editions/new">Start the first one</NuxtLink></TeachStep>
+    </template>
     <table v-if="found.length > 0" v-columns class="ruled">
       <thead>
         <tr>

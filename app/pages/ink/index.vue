@@ -3,7 +3,7 @@ import { v7 } from 'uuid'
 import { cardOf } from '#core/ink/draw-down'
 import { starterInks } from '#core/ink/pigments'
 import type { TubSummary } from '#shared/replies/replies'
-import { ago, date, grams } from '~/drawings/words'
+import { ago, date, figured, grams } from '~/drawings/words'
 
 useHead({ title: 'Ink slab · Ample Tally' })
 const supplies = useSupplies()
@@ -104,7 +104,8 @@ function tubDone() {
     <div class="page-head">
       <h1>Ink slab</h1>
       <p class="told">
-        {{ batches.filter((b) => b.left > 0).length }} batches to hand, {{ tubs.length }} inks on the shelf
+        {{ figured(batches.filter((b) => b.left > 0).length, 'batch', 'batches') }} to hand,
+        {{ figured(tubs.length, 'ink') }} on the shelf
       </p>
       <VBtn class="right" to="/ink/mix">Mix a batch</VBtn>
     </div>
@@ -114,7 +115,8 @@ function tubDone() {
     </p>
     <section class="part">
       <div class="part-head"><h2>Batches</h2></div>
-      <p v-if="loaded && batches.length === 0" class="soft">
+      <TeachStep v-if="loaded && batches.length === 0 && tubs.length === 0" />
+      <p v-else-if="loaded && batches.length === 0" class="soft">
         Nothing is mixed yet. Mix a batch, and it is kept here with what is left of it.
       </p>
       <ul class="lines">

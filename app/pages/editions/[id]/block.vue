@@ -38,6 +38,7 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
       <div v-if="isOpen('exposure', known.id)" class="apart"><ExposureForm :block="known" /></div>
     </section>
     <section class="part">
+      <TeachStep v-if="edition.state!.blocks.length === 0" />
       <template v-if="open?.what === 'new'">
         <div class="part-head">
           <h2>{{ edition.state!.blocks.length === 0 ? 'The block' : 'One more block' }}</h2>

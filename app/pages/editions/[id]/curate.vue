@@ -53,11 +53,18 @@ function besideVerdict({ curated, mark }: Sheet): string {
   <section class="part">
     <div class="part-head">
       <h2>Beside the BAT</h2>
-      <p>a changed verdict asks for a reason; {{ waiting }} curated good wait for numbers</p>
+      <p v-if="prints.length > 0">
+        a changed verdict asks for a reason;
+        {{
+          waiting === 0
+            ? 'none curated good waits for its number'
+            : `${waiting} curated good ${waiting === 1 ? 'waits for its number' : 'wait for numbers'}`
+        }}
+      </p>
     </div>
-    <p v-if="prints.length === 0" class="soft">
-      No print to curate yet. It starts when sheets have come through the press.
-    </p>
+    <TeachStep v-if="prints.length === 0"
+      ><span class="soft">It begins when sheets have come through the press.</span></TeachStep
+    >
     <template v-else>
       <div class="buttons first">
         <VBtn v-if="open.length > 0 && !state.closedAt" @click="curateAll">Keep the {{ open.length }} judged good</VBtn>

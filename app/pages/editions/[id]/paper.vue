@@ -5,7 +5,7 @@ import type { TearPlan } from '#core/paper/tear-plan'
 import { goal } from '#core/plan/plan'
 import { sheetsToStart } from '#core/run/sheets-to-start'
 import type { GivenOfPiece } from '~/composables/piece-margins'
-import { percent } from '~/drawings/words'
+import { figured, percent } from '~/drawings/words'
 
 const edition = useEdition()
 const session = useSession()
@@ -47,8 +47,8 @@ const wantedWords = computed(() => {
   const { sheets, by, confidence } = toStart.value
   if (sheets === null) return `${wanted.value} good prints are wanted; more than 600 sheets would be needed to be sure`
   return by === 'printer'
-    ? `${sheets} sheets are to be started, as the printer chose under Plan`
-    : `${sheets} sheets are to be started: the room’s usual ${percent(confidence)} chance of ${goal(edition.state!.plan!)}, until Plan says otherwise`
+    ? `${figured(sheets, 'sheet')} ${sheets === 1 ? 'is' : 'are'} to be started, as the printer chose under Plan`
+    : `${figured(sheets, 'sheet')} ${sheets === 1 ? 'is' : 'are'} to be started: the room’s usual ${percent(confidence)} chance of ${goal(edition.state!.plan!)}, until Plan says otherwise`
 })
 /** What is still to tear; once all is torn, the plan stands for the whole edition. */
 const stillToTear = computed(() =>
@@ -141,7 +141,8 @@ async function counted() {
       </OpenForm>
     </FoldedPart>
     <p v-if="lot && lot.left < 0" class="trouble">
-      The book is {{ -lot.left }} sheets short of {{ lot.name }}: more were torn than it knew of. Count the lot.
+      The book is {{ figured(-lot.left, 'sheet') }} short of {{ lot.name }}: more were torn than it knew of. Count the
+      lot.
     </p>
     <div class="buttons others">
       <VBtn class="quiet" @click="showLot = !showLot">{{

@@ -3,7 +3,7 @@ import { doerWords } from '#core/ground/envelope'
 import type { EditionPlan } from '#core/plan/plan'
 import { planChanges } from '#core/plan/changes'
 import { pieceSize } from '#core/paper/piece'
-import { date } from '~/drawings/words'
+import { date, figured } from '~/drawings/words'
 
 const edition = useEdition()
 const { busy, fault, field, giving } = useGiving()
@@ -164,8 +164,9 @@ async function addLayer() {
       <ul class="lines">
         <li v-for="(earlier, i) in versions" :key="i">
           {{ date(earlier.at) }}, {{ doerWords(earlier, session.nameOf) }},
-          {{ earlier.sheetsTorn > 0 ? `with ${earlier.sheetsTorn} sheets torn` : 'before any sheet was torn' }}.
-          {{ earlier.changes }}<span v-if="earlier.reason" class="soft"> · {{ earlier.reason }}</span>
+          {{
+            earlier.sheetsTorn > 0 ? `with ${figured(earlier.sheetsTorn, 'sheet')} torn` : 'before any sheet was torn'
+          }}. {{ earlier.changes }}<span v-if="earlier.reason" class="soft"> · {{ earlier.reason }}</span>
         </li>
       </ul>
     </section>

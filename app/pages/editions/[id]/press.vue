@@ -114,9 +114,7 @@ async function addPress() {
         <SandwichDrawing :packing="setup.packing" :block="block" :press="setup.pressName" />
         <p v-if="setup.note" class="soft">{{ setup.note }}</p>
       </template>
-      <p v-else class="soft standing">
-        Not set yet. With several presses in the room, the setting is what another printer needs to go on.
-      </p>
+      <TeachStep v-else />
     </section>
     <FoldedPart
       :key="layerId"

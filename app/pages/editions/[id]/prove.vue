@@ -37,9 +37,10 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
         <TallyDrawing v-model:chosen="chosen" :strokes="strokes" label="Proofs and warm-up" />
         <p class="pull-said">{{ strokes.find((stroke) => stroke.key === chosen)?.sentence }}</p>
       </template>
-      <p v-else class="soft">
-        No proof yet. <NuxtLink :to="`/bench/${edition.id}`">Go to the bench</NuxtLink> and pull one with <kbd>P</kbd>.
-      </p>
+      <TeachStep v-else
+        ><NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">Go to the bench</NuxtLink
+        ><span class="soft">and pull one with <kbd>P</kbd>.</span></TeachStep
+      >
     </section>
     <section class="part">
       <div class="part-head">
@@ -60,7 +61,9 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
           {{ screwWords(setupOf(approved.setupSeq)!.left) }}</template
         >.
       </p>
-      <p v-else class="soft standing">None yet. Choose it among the proofs below.</p>
+      <p v-else class="soft standing">
+        None yet. {{ proofs.length > 0 ? 'Choose it among the proofs below.' : 'It is chosen among the proofs.' }}
+      </p>
       <VTextField
         v-if="approved && proofs.length > 1"
         v-model="reason"

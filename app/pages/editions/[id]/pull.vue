@@ -180,12 +180,11 @@ const spoil = async () => {
           :sentence="strokes.find((stroke) => stroke.key === chosen)?.sentence ?? ''"
         />
       </template>
-      <p v-else-if="state.made === 0" class="soft">
-        No paper is torn yet. <NuxtLink :to="`/editions/${edition.id}/paper`">Tear it first</NuxtLink>.
-      </p>
-      <p v-else class="soft">
-        Nothing pulled yet. <NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">Go to the bench</NuxtLink>.
-      </p>
+      <TeachStep v-else
+        ><span v-if="state.made === 0"
+          >No paper is torn yet. <NuxtLink :to="`/editions/${edition.id}/paper`">Tear it first</NuxtLink>.</span
+        ><NuxtLink v-else :to="`/bench/${edition.id}?layer=${layerId}`">Go to the bench</NuxtLink></TeachStep
+      >
     </section>
     <section v-if="state.made > 0" class="part">
       <div class="part-head"><h2>From torn to here</h2></div>

@@ -87,8 +87,9 @@ const amendSize = () =>
     <section v-if="!state.closedAt && (candidates.length > 0 || numbered.length === 0)" class="part">
       <div class="part-head">
         <h2>Give numbers</h2>
-        <p>
-          {{ candidates.length }} curated good prints carry none yet;
+        <p v-if="candidates.length > 0">
+          {{ candidates.length }} curated good {{ candidates.length === 1 ? 'print carries' : 'prints carry' }} none
+          yet;
           {{
             plan.orderSchool === 'hand'
               ? 'numbered by hand'
@@ -96,9 +97,9 @@ const amendSize = () =>
           }}
         </p>
       </div>
-      <p v-if="candidates.length === 0" class="soft">
-        Nothing to number. <NuxtLink :to="`/editions/${edition.id}/curate`">Curate the prints first</NuxtLink>.
-      </p>
+      <TeachStep v-if="candidates.length === 0"
+        ><NuxtLink :to="`/editions/${edition.id}/curate`">Curate the prints first</NuxtLink></TeachStep
+      >
       <template v-else>
         <div class="fields">
           <VSelect
@@ -133,7 +134,12 @@ const amendSize = () =>
           >
         </p>
         <p v-if="series === 'edition' && plan.sizeSchool === 'declared' && left > candidates.length" class="soft">
-          {{ left - candidates.length }} declared numbers wait unpulled.
+          {{
+            left - candidates.length === 1
+              ? '1 declared number waits'
+              : `${left - candidates.length} declared numbers wait`
+          }}
+          unpulled.
         </p>
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
         <div class="buttons">
@@ -148,7 +154,7 @@ const amendSize = () =>
       </div>
       <div v-if="undried.length > 0" class="buttons first">
         <VBtn class="quiet" @click="edition.tap('declare-dry', { layerId: state.layers.at(-1)!.id, sheetIds: undried })"
-          >Declare these {{ undried.length }} prints dry</VBtn
+          >Declare {{ undried.length === 1 ? 'this print' : `these ${undried.length} prints` }} dry</VBtn
         ><span class="soft">A print is signed when it is dry.</span>
       </div>
       <figure v-if="next && !state.closedAt" class="next">
