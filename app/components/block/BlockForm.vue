@@ -31,8 +31,8 @@ function start(): Form {
     note: '',
   }
 }
-const form = ref(start())
-const draft = useDraft(`block ${edition.id} ${props.known?.id ?? ''}`, form)
+const form = useFollowing(start)
+const draft = useDraft(`block ${edition.id} ${props.known?.id ?? ''}`, form, start)
 const wrong = (...names: string[]) => (names.includes(field.value) ? fault.value : undefined)
 
 async function save() {

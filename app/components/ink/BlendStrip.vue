@@ -27,8 +27,8 @@ const blank = (): BlendPlan =>
     severalDirections: false,
     thickness: usualFilm,
   }
-const form = ref(JSON.parse(JSON.stringify(blank())) as BlendPlan)
-const draft = useDraft(`blend ${props.layer.id}`, form)
+const form = useFollowing(blank)
+const draft = useDraft(`blend ${props.layer.id}`, form, blank)
 const charges = ref(0)
 const heeded = ref(true)
 const places = 90

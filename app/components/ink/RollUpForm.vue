@@ -10,7 +10,7 @@ const supplies = useSupplies()
 const units = useUnits()
 const { busy, fault, giving } = useGiving()
 const percentOf = (share: number | null | undefined) => (share == null ? '' : String(Math.round(share * 1000) / 10))
-const form = useFollowing(() => {
+const standing = () => {
   const kept = props.layer.rollUp ?? rollUpDefaults
   const shareOf = (zoneId: string) => kept.zones.find((one) => one.zoneId === zoneId)
   return {
@@ -24,8 +24,9 @@ const form = useFollowing(() => {
       ]),
     ),
   }
-})
-const draft = useDraft(`rolling ${props.layer.id}`, form)
+}
+const form = useFollowing(standing)
+const draft = useDraft(`rolling ${props.layer.id}`, form, standing)
 const across = computed(() => (props.block ? Math.min(props.block.width, props.block.height) : null))
 const along = computed(() => (props.block ? Math.max(props.block.width, props.block.height) : null))
 const roller = computed(

@@ -36,8 +36,8 @@ function blank() {
       : { white: '#f4f2ec', overWhite: '#b5553f', overBlack: '#2a1712', thickness: '8' },
   }
 }
-const form = ref(blank())
-const draft = useDraft(`tub ${props.tub?.id ?? ''}`, form)
+const form = useFollowing(blank)
+const draft = useDraft(`tub ${props.tub?.id ?? ''}`, form, blank)
 const reading = computed(() =>
   form.value.drawn ? readCard({ ...form.value.card, thickness: typedNumber(form.value.card.thickness) }) : null,
 )

@@ -47,8 +47,8 @@ function blank(): Form {
     sheets: '0',
   }
 }
-const form = ref(blank())
-const draft = useDraft(`lot ${props.lot?.id ?? ''}`, form)
+const form = useFollowing(blank)
+const draft = useDraft(`lot ${props.lot?.id ?? ''}`, form, blank)
 const grains = [
   { value: 'unknown', title: 'not known' },
   { value: 'width', title: 'along the width' },

@@ -26,8 +26,9 @@ const fresh = (): PiecePlan => ({
   deckles: { ...noEdges },
   strip: usualStrip,
 })
-const piece = ref<PiecePlan>(copy(edition.state!.piece ?? fresh()))
-const draft = useDraft(`piece ${edition.id}`, piece)
+const standing = () => edition.state!.piece ?? fresh()
+const piece = useFollowing(standing)
+const draft = useDraft(`piece ${edition.id}`, piece, standing)
 const by = ref<GivenOfPiece>('image')
 const { finished, setMargin } = usePieceMargins(piece, by)
 const torn = computed(() => pieceSize(piece.value))

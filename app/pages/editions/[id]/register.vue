@@ -35,10 +35,12 @@ function fresh(): RegisterPlan {
     pins: [],
   }
 }
-const form = ref(
-  copy({ register: edition.state!.register?.register ?? fresh(), formatId: edition.state!.register?.formatId ?? null }),
-)
-const draft = useDraft(`register ${edition.id}`, form)
+const standing = () => ({
+  register: edition.state!.register?.register ?? fresh(),
+  formatId: edition.state!.register?.formatId ?? null,
+})
+const form = useFollowing(standing)
+const draft = useDraft(`register ${edition.id}`, form, standing)
 const plan = computed(() => form.value.register)
 const cannot = computed(() => registerFault(plan.value))
 const sheet = computed(() => (cannot.value ? null : registrationSheet(plan.value, edition.state!.title)))
