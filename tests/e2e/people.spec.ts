@@ -1,4 +1,4 @@
-import { choose, expect, expectAccessible, goTo, test, unfold } from '../fixtures/browser'
+import { choose, expect, expectAccessible, goTo, say, test, unfold } from '../fixtures/browser'
 
 test('the manager adds a person, who signs in, may print, and may not close', async ({
   page,
@@ -158,8 +158,8 @@ test('a station nobody touches says so, signs its person out, and keeps what wai
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
   // The demo signs in at a device of its own; at a shared one a minute is enough here.
   await page.goto(`${server.url}/office`)
-  await page.getByLabel('Idle stations sign out after').fill('2')
-  await page.locator('form', { hasText: 'The pencilled line' }).getByRole('button', { name: 'Change' }).click()
+  await say(page, 'Idle stations sign out after', '2')
+  await page.getByRole('button', { name: 'Change the customs' }).click()
   await expect(page.getByText('Changed.', { exact: true })).toBeVisible()
   await page.goto(`${server.url}/sign-in?to=/editions`)
   await choose(page, 'Name', /Merle Tarn/)

@@ -1,20 +1,29 @@
 <script setup lang="ts">
 import type { LineCustom } from '#core/print/pencil-line'
 import { studioDefaults } from '#core/stores/studio/state'
+import { figured } from '~/drawings/words'
 
-/** What the studio is called and used to: new editions start from it. */
+/** What the studio is called and used to, in sentences: new editions start from it. */
 const session = useSession()
 const setting = useGiving()
 const studioSaved = ref(false)
-const studio = useFollowing(() => ({
+const standing = () => ({
   ...studioDefaults,
   name: '',
   line: 'number-title-signature' as LineCustom,
   destroyedNumber: 'retired' as 'retired' | 'replaced',
   currency: '€',
   ...session.session?.studio,
-}))
-const price = (text: unknown) => Number(String(text ?? '').replace(',', '.')) || 0
+})
+const studio = useFollowing(standing)
+const isChanged = computed(() => !sameContent(studio.value, standing()))
+const money = (amount: number) => `${studio.value.currency} ${amount.toFixed(2)}`
+const confidence = computed({
+  get: () => Math.round(studio.value.confidence * 1000) / 10,
+  set: (percent: number) => {
+    studio.value.confidence = percent / 100
+  },
+})
 const unitWords = [
   { value: 'mm', title: 'millimetres' },
   { value: 'in', title: 'inches' },
@@ -24,6 +33,12 @@ const customs = [
   { value: 'title-number-signature', title: 'title, number, signature' },
   { value: 'number-signature', title: 'number and signature' },
 ]
+const destroyed = [
+  { value: 'retired', title: 'retired' },
+  { value: 'replaced', title: 'given to its replacement' },
+]
+const titleOf = (options: { value: string; title: string }[], value: string) =>
+  options.find((option) => option.value === value)?.title ?? value
 
 async function saveStudio() {
   studioSaved.value = await setting.giving(() => session.give('studio', 'set-studio', { ...studio.value }))
@@ -32,70 +47,99 @@ async function saveStudio() {
 </script>
 
 <template>
-  <form class="fields person" @submit.prevent="saveStudio">
-    <VTextField v-model="studio.name" label="Pressroom" maxlength="80" />
-    <VSelect v-model="studio.line" label="The pencilled line is usually" :items="customs" />
-    <VSelect
-      v-model="studio.destroyedNumber"
-      label="The number of a destroyed print is"
-      :items="['retired', 'replaced']"
-    />
-    <VTextField v-model="studio.currency" label="Currency" maxlength="8" />
-    <VSelect v-model="studio.unit" label="Lengths are shown in" :items="unitWords" />
-    <VTextField
-      :model-value="String(studio.inkGram)"
-      label="Ink a gram, as a rule"
-      inputmode="decimal"
-      :prefix="studio.currency"
-      @update:model-value="studio.inkGram = price($event)"
-    />
-    <VTextField
-      :model-value="String(studio.pressHour)"
-      label="Press hour"
-      inputmode="decimal"
-      :prefix="studio.currency"
-      @update:model-value="studio.pressHour = price($event)"
-    />
-    <VTextField
-      :model-value="String(studio.labourHour)"
-      label="Labour hour"
-      inputmode="decimal"
-      :prefix="studio.currency"
-      @update:model-value="studio.labourHour = price($event)"
-    />
-    <VTextField
-      :model-value="String(Math.round(studio.confidence * 1000) / 10)"
-      label="Sheets are started to be sure to"
-      inputmode="decimal"
-      suffix="%"
-      @update:model-value="studio.confidence = price($event) / 100"
-    />
-    <VTextField
-      :model-value="String(studio.idleMinutes)"
-      label="Idle stations sign out after"
-      inputmode="numeric"
-      suffix="min, 0 never"
-      @update:model-value="studio.idleMinutes = Math.round(price($event))"
-    />
-    <VTextField
-      :model-value="String(studio.backupsKept)"
-      label="Nightly backups kept"
-      inputmode="numeric"
-      suffix="0 makes none"
-      @update:model-value="studio.backupsKept = Math.round(price($event))"
-    />
-    <div class="buttons">
-      <VBtn type="submit" class="quiet" :loading="setting.busy.value">Change</VBtn
-      ><span v-if="studioSaved" class="soft" role="status">Changed.</span>
+  <form @submit.prevent="saveStudio">
+    <div class="customs">
+      <p>
+        The pressroom is called
+        <SaidValue v-model="studio.name" label="Pressroom" kind="text" :words="studio.name || 'not named yet'" />.
+        Prints are pencilled
+        <SaidValue
+          v-model="studio.line"
+          label="The pencilled line"
+          kind="choice"
+          :options="customs"
+          :words="titleOf(customs, studio.line)"
+        />; the number of a destroyed print is
+        <SaidValue
+          v-model="studio.destroyedNumber"
+          label="Number of a destroyed print"
+          kind="choice"
+          :options="destroyed"
+          :words="titleOf(destroyed, studio.destroyedNumber)"
+        />.
+      </p>
+      <p>
+        Sheets are started so as to be
+        <SaidValue
+          v-model="confidence"
+          label="Sheets are started to be sure to"
+          kind="decimal"
+          :min="50"
+          :max="99"
+          unit="%"
+          :words="`${confidence} %`"
+        />
+        sure of the edition. Lengths are in
+        <SaidValue
+          v-model="studio.unit"
+          label="Lengths are shown in"
+          kind="choice"
+          :options="unitWords"
+          :words="titleOf(unitWords, studio.unit)"
+        />, money in
+        <SaidValue v-model="studio.currency" label="Currency" kind="text" :longest="8" :words="studio.currency" />.
+      </p>
+      <p>
+        A gram of ink is
+        <SaidValue
+          v-model="studio.inkGram"
+          label="Ink a gram"
+          kind="decimal"
+          :max="1000"
+          :unit="studio.currency"
+          :words="money(studio.inkGram)"
+        />
+        as a rule, an hour of a press
+        <SaidValue
+          v-model="studio.pressHour"
+          label="Press hour"
+          kind="decimal"
+          :max="10000"
+          :unit="studio.currency"
+          :words="money(studio.pressHour)"
+        />, of labour
+        <SaidValue
+          v-model="studio.labourHour"
+          label="Labour hour"
+          kind="decimal"
+          :max="10000"
+          :unit="studio.currency"
+          :words="money(studio.labourHour)"
+        />.
+      </p>
+      <p>
+        A station nobody touches signs its person out
+        <SaidValue
+          v-model="studio.idleMinutes"
+          label="Idle stations sign out after"
+          :max="720"
+          unit="min, 0 never"
+          :words="studio.idleMinutes === 0 ? 'never' : `after ${figured(studio.idleMinutes, 'minute')}`"
+        />;
+        <SaidValue
+          v-model="studio.backupsKept"
+          label="Nightly backups kept"
+          :max="365"
+          unit="backups, 0 makes none"
+          :words="studio.backupsKept === 0 ? 'no nightly backup' : figured(studio.backupsKept, 'nightly backup')"
+        />
+        {{ studio.backupsKept === 1 || studio.backupsKept === 0 ? 'is' : 'are' }} kept.
+      </p>
     </div>
     <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
+    <div class="buttons">
+      <VBtn type="submit" class="quiet" :disabled="!isChanged" :loading="setting.busy.value">Change the customs</VBtn
+      ><span v-if="studioSaved && !isChanged" class="soft" role="status">Changed.</span>
+    </div>
   </form>
 </template>
-
-<style scoped>
-.person {
-  margin-top: 18px;
-  align-items: end;
-  max-width: 900px;
-}
-</style>

@@ -111,7 +111,12 @@ const wrong = (name: string) => (field.value === name ? fault.value : undefined)
         :error-messages="wrong('sheets')"
       />
       <VSelect v-model="form.grain" label="Grain runs" :items="grains" />
-      <VTextField v-model="form.betterSide" label="The better side" placeholder="felt side, watermark reads right" />
+      <VTextField
+        v-model="form.betterSide"
+        class="wide"
+        label="The better side"
+        placeholder="felt side, watermark reads right"
+      />
       <VTextField v-model="form.keptAt" label="Kept" placeholder="drawer, shelf" />
       <EdgeChecks v-model="form.deckles" class="wide" label="Deckle edges" />
       <VCheckbox v-model="form.damp" label="printed damp as a rule" />

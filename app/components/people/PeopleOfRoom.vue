@@ -54,7 +54,7 @@ async function setAnew() {
           <td>{{ person.name }}</td>
           <td>{{ person.role }}</td>
           <td>{{ person.active ? 'yes' : 'left' }}</td>
-          <td class="number">
+          <td class="number acts">
             <VBtn
               v-if="session.isManager"
               class="quiet"
@@ -118,5 +118,8 @@ async function setAnew() {
 }
 table {
   max-width: 760px;
+}
+.acts > * + * {
+  margin-left: 8px;
 }
 </style>
