@@ -116,7 +116,12 @@ describe('the demo pressroom', () => {
     }
     for (const batch of batches) expect(predictedBatch(batch, shelf)?.unknown, batch.name).toBe(0)
     for (const tub of tubs) expect(tub.left, tub.name).toBeGreaterThan(0)
-    expect(presses.map((press) => press.name).sort()).toEqual(['Hand table 2', 'Long press', 'Small platen'])
+    expect(presses.map((press) => press.name).sort()).toEqual([
+      'Hand table 2',
+      'Long press',
+      'Rimmed board',
+      'Small platen',
+    ])
   })
 
   it('was written through the ledger alone, by people known by their ids', async () => {

@@ -4,6 +4,9 @@ import type { LotDescription } from '#core/stores/lot/state'
 import type { Role } from '#core/ground/envelope'
 import { evenMargins, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
 import { noEdges, usualStrip } from '#core/paper/tear-request'
+import { settingFor } from '#core/press/screws'
+import { type PressSetting, stackHeight } from '#core/press/stack'
+import type { PressDescription } from '#core/stores/press/state'
 import type { AdjustmentKind } from '#core/print/verdicts'
 
 const adjustments: Record<string, AdjustmentKind> = {
@@ -31,6 +34,9 @@ export interface Desk {
   /** Keep a picture, given as SVG. @returns its id */
   picture: (svg: string) => Promise<string>
 }
+
+/** A press of the demo, with the height of what lay on its bed at zero, mm. */
+export type DemoPress = PressDescription & { id: string; zero: number }
 
 /** A lot of the demo's store, by its id. */
 export type DemoLot = LotDescription & { id: string }
@@ -93,20 +99,27 @@ export class EditionInHand {
     return this
   }
 
+  /** Set the press for a layer: its screws where the stack asks for them, the right one half a division wider. */
   async press(
     layer: number,
-    pressId: string,
-    turns: number,
-    divisions: number,
-    packing: CommandData<'set-press'>['packing'],
+    press: DemoPress,
+    stack: Pick<PressSetting, 'packing' | 'block' | 'sheet'>,
+    nip: number | null = press.pitch === null ? null : 0.3,
   ): Promise<this> {
     const layerId = this.layers[layer]!
+    const whole = stackHeight(stack)
+    const place =
+      press.pitch !== null && whole !== null && nip !== null
+        ? settingFor(whole - press.zero, nip, { ...press, pitch: press.pitch })
+        : null
+    const { turns, divisions } = place && 'turns' in place ? place : { turns: 0, divisions: 0 }
     await this.give('set-press', {
       layerId,
-      pressId,
-      packing,
+      pressId: press.id,
+      ...stack,
+      nip,
       left: { turns, divisions },
-      right: { turns, divisions: divisions + 0.5 },
+      right: { turns, divisions: place ? divisions + 0.5 : 0 },
       note: '',
     })
     this.setupSeq.set(layerId, this.seq)

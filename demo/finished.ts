@@ -1,6 +1,6 @@
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
-import { packing, type Stores } from './stores'
+import { packing, type Stores, underLever } from './stores'
 
 const day = 24 * 60 * 60_000
 
@@ -39,7 +39,7 @@ export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promis
     'black',
   )
   await edition.ink(0, stores.black)
-  await edition.press(0, stores.long, 1, 4, packing)
+  await edition.press(0, stores.long, { packing, block: { name: 'key block', thickness: 23.3 }, sheet: 0.32 })
   await edition.sheet(stores.laid, { width: 230, height: 160 }, 32)
   await edition.block('key block', 'hard lino', 23.3)
   await edition.tear(stores.laid, 7, 28)
@@ -66,7 +66,11 @@ export async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<
     'key black',
   )
   await edition.ink(0, stores.black)
-  await edition.press(0, stores.platen, 0, 0, packing)
+  await edition.press(0, stores.platen, {
+    packing: underLever,
+    block: { name: 'plate', thickness: 1.5 },
+    sheet: 0.5,
+  })
   await edition.sheet(stores.board, { width: 200, height: 150 }, 30)
   const plate = await edition.block('plate', 'photopolymer', 1.5, {
     transfer: 'film',
@@ -99,7 +103,7 @@ export async function tideTable(desk: Desk, by: string, stores: Stores): Promise
     'rust',
   )
   await edition.ink(0, stores.rust)
-  await edition.press(0, stores.long, 1, 2, packing)
+  await edition.press(0, stores.long, { packing, block: { name: 'key block', thickness: 4.8 }, sheet: 0.12 })
   await edition.sheet(stores.kozo, { width: 240, height: 180 }, 35)
   await edition.block('key block', 'soft-cut lino', 4.8, { transfer: 'toner face down' })
   await edition.tear(stores.kozo, 4, 16)

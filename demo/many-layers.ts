@@ -2,7 +2,7 @@ import { rollUpDefaults } from '#core/ink/roll-up'
 import { netLoftFirst, netLoftSecond, netLoftThird } from './block-pictures'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
-import { packing, rollers, type Stores } from './stores'
+import { packing, rollers, type Stores, underHand } from './stores'
 
 const day = 24 * 60 * 60_000
 const hour = 60 * 60_000
@@ -29,7 +29,13 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
   await edition.ink(0, stores.ochre)
   await edition.ink(1, stores.rust)
   await edition.ink(2, stores.slate)
-  for (const layer of [0, 1, 2]) await edition.press(layer, stores.long, 1, 3 + layer, packing)
+  const setUp = (layer: number) =>
+    edition.press(
+      layer,
+      stores.long,
+      { packing, block: { name: 'the block', thickness: 23.3 }, sheet: 0.32 },
+      0.3 + 0.05 * layer,
+    )
   await edition.sheet(stores.laid, { width: 240, height: 165 }, 30)
   const block = await edition.block('the block', 'hard lino', 23.3, {
     rotation: 0.6,
@@ -44,6 +50,7 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
     pictureId: await desk.picture(netLoftFirst),
   })
   await edition.tear(stores.laid, 8, 39, { wrong: 1, reason: 'the edge slipped' })
+  await setUp(0)
   await edition.prove(0, 1, 2)
   await edition.run(0, upTo(1, 39), { 11: '+', 22: 'r slur' }, 2.5)
   await edition.wait(4 * 24 * 60).dry(0, upTo(1, 39))
@@ -57,6 +64,7 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
   })
   const [secondProof, ...stack] = upTo(1, 39).filter((id) => id !== 22)
   const second = stack.reverse()
+  await setUp(1)
   await edition.prove(1, 0, 1, 4, secondProof)
   await edition.run(1, second, { 5: 'r register', 14: 'p', 20: 'r register' }, 2.5)
   await edition.wait(5 * 24 * 60).dry(1, second)
@@ -70,6 +78,7 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
   })
   const [thirdProof, ...third] = second.filter((_, i) => i !== 4 && i !== 19).reverse()
   edition.at = desk.now - 2.6 * hour
+  await setUp(2)
   await edition.prove(2, 1, 0, 4, thirdProof)
   await edition.run(
     2,
@@ -102,7 +111,7 @@ export async function ferryClock(desk: Desk, by: string, stores: Stores): Promis
       thickness: 8,
     },
   })
-  await edition.press(0, stores.long, 1, 6, packing)
+  await edition.press(0, stores.long, { packing, block: { name: 'sky block', thickness: 4 }, sheet: 0.12 })
   await edition.sheet(stores.kozo, { width: 260, height: 190 }, 32)
   await edition.block('sky block', 'vinyl', 4)
   await edition.block('key block', 'hard lino', 4.8)
@@ -131,7 +140,11 @@ export async function weighbridge(desk: Desk, by: string, stores: Stores): Promi
   await edition.addLayer('panel C')
   await edition.ink(0, stores.rust)
   await edition.ink(1, stores.slate)
-  await edition.press(0, stores.table, 0, 0, [{ name: 'cover sheet', thickness: 0.05 }])
+  await edition.press(0, stores.table, {
+    packing: underHand,
+    block: { name: 'panel A', thickness: 6 },
+    sheet: 0.12,
+  })
   await edition.sheet(stores.kozo, { width: 820, height: 500 }, 55)
   for (const panel of ['A', 'B', 'C']) await edition.block(`panel ${panel}`, 'board', 6, { width: 830, height: 510 })
   await edition.tear(stores.kozo, 12, 12)

@@ -1,6 +1,6 @@
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
-import { packing, type Stores } from './stores'
+import { type Stores, underLever } from './stores'
 
 /** A single layer in black, half way through its pulls, at the platen now. */
 export async function harbourScales(desk: Desk, by: string, stores: Stores): Promise<void> {
@@ -9,7 +9,11 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
     'black',
   )
   await edition.ink(0, stores.black)
-  await edition.press(0, stores.platen, 0, 0, packing)
+  await edition.press(0, stores.platen, {
+    packing: underLever,
+    block: { name: 'scales block', thickness: 22.8 },
+    sheet: 0.32,
+  })
   await edition.sheet(stores.laid, { width: 210, height: 150 }, 30)
   await edition.block('scales block', 'wood', 22.8)
   await edition.give('draw-register', {

@@ -7,15 +7,34 @@ import type { Roller } from '#core/ink/roller'
 import { mixFrom } from '#core/ink/shelf'
 import { type LotDescription, lotDefaults } from '#core/stores/lot/state'
 import type { TubDescription } from '#core/stores/tub/state'
-import type { DemoLot, Desk } from './desk'
+import type { DrawerPiece } from '#core/press/drawer'
+import { pressed } from '#core/press/drawer'
+import type { Packing } from '#core/press/stack'
+import { type PressDescription, pressDefaults } from '#core/stores/press/state'
+import type { DemoLot, DemoPress, Desk } from './desk'
 
 const day = 24 * 60 * 60_000
 
-export const packing = [
-  { name: 'newsprint', thickness: 0.1 },
-  { name: 'press card', thickness: 0.6 },
-  { name: 'felt', thickness: 2.4 },
+/** What lies in the packing drawer. */
+export const drawer: DrawerPiece[] = [
+  { id: 'newsprint', name: 'newsprint', kind: 'sheet', thickness: 0.1, squeezed: null, count: 60 },
+  { id: 'press-card', name: 'press card', kind: 'card', thickness: 0.6, squeezed: null, count: 6 },
+  { id: 'thin-card', name: 'thin card', kind: 'card', thickness: 0.25, squeezed: null, count: 8 },
+  { id: 'film', name: 'polyester film', kind: 'film', thickness: 0.12, squeezed: null, count: 4 },
+  { id: 'felt', name: 'felt', kind: 'felt', thickness: 3, squeezed: 2.4, count: 3 },
+  { id: 'blanket', name: 'rubber blanket', kind: 'blanket', thickness: 1.9, squeezed: 1.7, count: 1 },
+  { id: 'board', name: 'hardboard', kind: 'board', thickness: 3.2, squeezed: null, count: 2 },
 ]
+
+const laid = (id: string, count = 1): Packing => {
+  const piece = drawer.find((known) => known.id === id)!
+  return { name: piece.name, thickness: pressed(piece), pieceId: id, count }
+}
+
+/** Felt over card over newsprint, as the room packs a press. */
+export const packing: Packing[] = [laid('newsprint'), laid('press-card'), laid('felt')]
+export const underLever: Packing[] = [laid('newsprint'), laid('thin-card', 2), laid('press-card')]
+export const underHand: Packing[] = [{ name: 'cover sheet', thickness: 0.05, pieceId: null, count: 1 }]
 
 /** The hand rollers of the room. */
 export const rollers: Roller[] = [
@@ -35,9 +54,9 @@ export interface Stores {
   rust: string
   tide: string
   dusk: string
-  long: string
-  platen: string
-  table: string
+  long: DemoPress
+  platen: DemoPress
+  table: DemoPress
 }
 
 /** The stock of an invented pressroom in a former rope works. */
@@ -154,8 +173,77 @@ export async function stock(desk: Desk, manager: string): Promise<Stores> {
       ['rose', 6],
       ['hiding white', 8],
     ]),
-    long: await put('press', 'add-press', { name: 'Long press', kind: 'roller bed', divisions: 16 }),
-    platen: await put('press', 'add-press', { name: 'Small platen', kind: 'platen', divisions: 0 }),
-    table: await put('press', 'add-press', { name: 'Hand table 2', kind: 'by hand', divisions: 0 }),
+    ...(await presses(desk, manager, at)),
+  }
+}
+
+/** Presses, their zeros and what an hour costs, and the packing drawer. */
+async function presses(desk: Desk, manager: string, at: number): Promise<Pick<Stores, 'long' | 'platen' | 'table'>> {
+  for (const piece of drawer) await desk.give(manager, 'studio', 'set-packing', piece, at)
+  const add = async (description: PressDescription, hour: number, zero = 0): Promise<DemoPress> => {
+    const id = desk.newId(at)
+    const from = new Date(at).toISOString().slice(0, 10)
+    await desk.give(manager, `press:${id}`, 'add-press', description, at)
+    await desk.give(manager, `press:${id}`, 'rate-press', { from, hour }, at)
+    return { ...description, id, zero }
+  }
+  const long = await add(
+    {
+      ...pressDefaults,
+      name: 'Long press',
+      kind: 'roller bed',
+      divisions: 16,
+      pitch: 2.54,
+      travel: 14,
+      span: 640,
+      backlash: 0.5,
+      bed: { width: 560, height: 1100 },
+      condition: 'left screw stiff in the cold',
+    },
+    6,
+    0.1,
+  )
+  await desk.give(
+    manager,
+    `press:${long.id}`,
+    'find-zero',
+    { on: [{ name: 'newsprint', thickness: 0.1 }], left: 3, right: 5, note: 'both ends just held the sheet' },
+    at,
+  )
+  await add(
+    {
+      ...pressDefaults,
+      name: 'Rimmed board',
+      kind: 'rimmed board',
+      divisions: 0,
+      height: 8,
+      bed: { width: 340, height: 460 },
+    },
+    0,
+  )
+  return {
+    long,
+    platen: await add(
+      {
+        ...pressDefaults,
+        name: 'Small platen',
+        kind: 'platen',
+        divisions: 0,
+        bed: { width: 300, height: 400 },
+        users: 'members',
+        condition: 'lever greased this month',
+      },
+      4,
+    ),
+    table: await add(
+      {
+        ...pressDefaults,
+        name: 'Hand table 2',
+        kind: 'by hand',
+        divisions: 0,
+        tools: 'two barens, wooden spoons, a hard roller',
+      },
+      0,
+    ),
   }
 }

@@ -106,6 +106,22 @@ export const screens: Record<string, ScreenHelp> = {
   'ink-mix': {
     says: 'A recipe, weighed in at the scale pour by pour. Poured over, it says what to add to come out right.',
   },
+  presses: {
+    says: 'The presses of the room, what is set up on each, and the packing drawer they share. Open one to find its zero, its setting and who used it.',
+    keys: sentenceKeys,
+    words: [
+      ['zero', 'where a screw just touches, with what lay on the bed then'],
+      ['packing', 'what lies between platen or roller and sheet'],
+    ],
+  },
+  'presses-id': {
+    says: 'How this press is made and where its zero is. What was set on it last is where the next printer starts from.',
+    keys: sentenceKeys,
+    words: [
+      ['pitch', 'how far one whole turn of a screw lifts'],
+      ['play', 'what a screw loses when it is turned back; a setting is always come at from above'],
+    ],
+  },
   office: {
     says: 'People, customs and the ledger of the room. What the manager changes here counts from now on.',
   },

@@ -7,6 +7,7 @@ const rooms = [
   { to: '/editions', name: 'Editions', tall: 2.4 },
   { to: '/paper', name: 'Paper table', tall: 1.8 },
   { to: '/ink', name: 'Ink slab', tall: 1.8 },
+  { to: '/presses', name: 'Presses', tall: 1.8 },
   { to: '/office', name: 'Office', tall: 1.8 },
 ]
 /** Browsers tell a private way from one that others can read. */

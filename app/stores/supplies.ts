@@ -5,7 +5,7 @@ import { api } from '~/composables/api'
 
 /** Paper lots, ink batches and presses to choose from. */
 export const useSupplies = defineStore('supplies', () => {
-  const stores = ref<StoresReply>({ lots: [], batches: [], tubs: [], presses: [], rollers: [] })
+  const stores = ref<StoresReply>({ lots: [], batches: [], tubs: [], presses: [], rollers: [], drawer: [] })
 
   async function load(): Promise<void> {
     stores.value = await api<StoresReply>('/api/stores')
@@ -18,5 +18,6 @@ export const useSupplies = defineStore('supplies', () => {
     tubs: computed(() => stores.value.tubs),
     presses: computed(() => stores.value.presses),
     rollers: computed(() => stores.value.rollers),
+    drawer: computed(() => stores.value.drawer),
   }
 })

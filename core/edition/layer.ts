@@ -1,24 +1,5 @@
 import type { BlendPlan, RollUp } from '../ink/roll-up'
-
-export interface Packing {
-  name: string
-  /** Thickness in mm. */
-  thickness: number
-}
-
-/** One screw's setting, counted from that screw's own zero. */
-export interface ScrewSetting {
-  turns: number
-  divisions: number
-}
-
-/** How the press is set for a layer. */
-export interface PressSetting {
-  packing: Packing[]
-  left: ScrewSetting
-  right: ScrewSetting
-  note: string
-}
+import type { PressSetting } from '../press/stack'
 
 /** One press set-up, copied into the edition so that it folds by itself. */
 export interface PressSetup extends PressSetting {

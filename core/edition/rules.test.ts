@@ -32,7 +32,7 @@ describe('rule 1: every sheet in exactly one place', () => {
     const table = new PressTable().tear(3)
     expect(countEdition({ ...table.edition, made: 4 })).toMatchObject({
       balances: false,
-      findings: ['1 of 4 sheets are in no place. Look at what was torn and split.'],
+      findings: ['1 of 4 sheets is in no place. Look at what was torn and split.'],
     })
   })
 })

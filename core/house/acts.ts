@@ -57,10 +57,16 @@ import { rationPaper } from '../stores/lot/acts/ration-paper'
 import { releasePaper } from '../stores/lot/acts/release-paper'
 import { returnPaper } from '../stores/lot/acts/return-paper'
 import { addPress } from '../stores/press/acts/add-press'
+import { describePress } from '../stores/press/acts/describe-press'
+import { findZero } from '../stores/press/acts/find-zero'
+import { ratePress } from '../stores/press/acts/rate-press'
+import { takeDown } from '../stores/press/acts/take-down'
 import { addPastEditions } from '../stores/studio/acts/add-past-editions'
 import { addPerson } from '../stores/studio/acts/add-person'
 import { changePerson } from '../stores/studio/acts/change-person'
+import { retirePacking } from '../stores/studio/acts/retire-packing'
 import { retireRoller } from '../stores/studio/acts/retire-roller'
+import { setPacking } from '../stores/studio/acts/set-packing'
 import { setRoller } from '../stores/studio/acts/set-roller'
 import { setSeriesFormat } from '../stores/studio/acts/set-series-format'
 import { setStudio } from '../stores/studio/acts/set-studio'
@@ -137,6 +143,10 @@ const storeActs = [
   describeTub,
   weighTub,
   addPress,
+  describePress,
+  findZero,
+  ratePress,
+  takeDown,
   setUp,
   setStudio,
   addPastEditions,
@@ -144,6 +154,8 @@ const storeActs = [
   setSeriesFormat,
   setRoller,
   retireRoller,
+  setPacking,
+  retirePacking,
   addPerson,
   changePerson,
 ] as const

@@ -2,7 +2,6 @@ import { tornRight } from '../../tests/fixtures/torn'
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { inHand, lotDefaults, type LotState } from './lot/state'
-import type { PressState } from './press/state'
 import type { StudioState } from './studio/state'
 
 const description = {
@@ -117,39 +116,6 @@ describe('a paper lot', () => {
     expect(table.give('tear', { ...tornRight('l1', 1, 4), ...given }).refusal?.code).toBe(expected)
     expect(lotOf(table).left).toBe(20)
     expect(table.edition.made).toBe(0)
-  })
-})
-
-describe('a press', () => {
-  const setting = {
-    packing: [{ name: 'felt', thickness: 2.4 }],
-    left: { turns: 1, divisions: 3 },
-    right: { turns: 1, divisions: 3.5 },
-    note: '',
-  }
-
-  it('is added once, and a pull keeps the setting it was made with', () => {
-    const table = new PressTable().tear(3)
-    expect(table.give('set-press', { layerId: table.layer, pressId: 'pr1', ...setting }).refusal?.code).toBe(
-      'unknown-press',
-    )
-    expect(code(table, 'add-press', 'press:pr1', { name: ' ', kind: 'platen', divisions: 0 })).toBe('name-missing')
-    expect(
-      code(table, 'add-press', 'press:pr1', { name: 'Long press', kind: 'roller bed', divisions: 12 }),
-    ).toBeUndefined()
-    expect(code(table, 'add-press', 'press:pr1', { name: 'Long press', kind: 'roller bed', divisions: 12 })).toBe(
-      'already-there',
-    )
-    expect((table.states.get('press:pr1') as PressState).divisions).toBe(12)
-    table.must('set-press', { layerId: table.layer, pressId: 'pr1', ...setting })
-    const first = table.edition.layers[0]!.setups[0]!
-    expect(first.setup).toEqual({ pressId: 'pr1', pressName: 'Long press', ...setting })
-    table.must('set-press', { layerId: table.layer, pressId: 'pr1', ...setting, left: { turns: 2, divisions: 0 } })
-    const second = table.edition.layers[0]!.setups[1]!
-    // A tap that was on its way when the press was set again says which setting it was made with.
-    table.pull(1, { setupSeq: first.seq })
-    table.pull(2, { setupSeq: 9999 })
-    expect(table.edition.pulls.map((pull) => pull.setupSeq)).toEqual([first.seq, second.seq])
   })
 })
 

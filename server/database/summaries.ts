@@ -31,7 +31,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 8
+export const summaryVersion = 9
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -141,7 +141,8 @@ function tubSummary(state: TubState): TubSummary {
 }
 
 function pressSummary(state: PressState): PressSummary {
-  return { id: streamId(state.stream), name: state.name, kind: state.kind, divisions: state.divisions }
+  const { stream, ...press } = state
+  return { id: streamId(stream), ...press }
 }
 
 /** An edition is found by who signs it, how it is made, and its papers and presses too. */

@@ -84,5 +84,5 @@ export async function readStores(room: Pressroom): Promise<StoresReply> {
     summariesOf<PressSummary>(room.db.reader, 'press'),
     room.ledger.read<StudioState>('studio'),
   ])
-  return { lots, batches, tubs, presses, rollers: studio.rollers }
+  return { lots, batches, tubs, presses, rollers: studio.rollers, drawer: studio.drawer }
 }

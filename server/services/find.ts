@@ -3,7 +3,7 @@ import type { EditionState } from '#core/edition/state'
 import { streamId } from '#core/ground/envelope'
 import { type Asked, asked } from '#core/print/asked-number'
 import type { Series } from '#core/print/series'
-import type { EditionSummary, FindReply, Found } from '#shared/replies/replies'
+import type { EditionSummary, FindReply, Found, PressSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import type { Pressroom } from './pressroom'
 
@@ -51,6 +51,15 @@ function lineFound({ stream, kind, title, data }: Line): Found {
     case 'lot': {
       const { left } = JSON.parse(data) as { left: number }
       return { kind: 'paper', words: title, told: `${left} left`, to: '/paper' }
+    }
+    case 'press': {
+      const { standing } = JSON.parse(data) as PressSummary
+      return {
+        kind: 'press',
+        words: title,
+        told: standing ? `set up for ${standing.title}` : 'free',
+        to: `/presses/${id}`,
+      }
     }
     case 'block':
       return { kind: 'block', words: title, told: '', to: '/editions' }

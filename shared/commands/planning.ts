@@ -1,22 +1,8 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, Length, MaxLength, ValidateNested } from 'class-validator'
 import type { StackOrder } from '#core/edition/layer'
 import { OrNull } from './or-null'
-import { Nested } from './nested'
 
 export class AddLayer {
   @IsString() @MaxLength(80) name!: string
@@ -43,23 +29,4 @@ export class SetZones {
   @ValidateNested({ each: true })
   @Type(() => ZoneChoice)
   zones!: ZoneChoice[]
-}
-
-class PackingPiece {
-  @IsString() @Length(1, 60) name!: string
-  @IsNumber() @Min(0) @Max(60) thickness!: number
-}
-
-class Screw {
-  @IsInt() @Min(-60) @Max(60) turns!: number
-  @IsNumber() @Min(-400) @Max(400) divisions!: number
-}
-
-export class SetPress {
-  @IsString() @Length(1, 64) layerId!: string
-  @IsString() @Length(1, 64) pressId!: string
-  @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => PackingPiece) packing!: PackingPiece[]
-  @Nested(() => Screw) left!: Screw
-  @Nested(() => Screw) right!: Screw
-  @IsString() @MaxLength(500) note!: string
 }

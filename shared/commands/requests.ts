@@ -29,7 +29,8 @@ import {
   WeighTub,
 } from './inking'
 import { ChangePlan, NamePrinters, StartEdition } from './plan'
-import { AddLayer, ChangeLayer, SetPress, SetZones } from './planning'
+import { AddLayer, ChangeLayer, SetZones } from './planning'
+import { DescribePress, FindZero, TakeDown, RatePress, RetirePacking, SetPacking, SetPress } from './presses'
 import {
   ChangeBlock,
   DrawRegister,
@@ -57,7 +58,6 @@ import {
 import {
   AddLot,
   AddPastEditions,
-  AddPress,
   BuyPaper,
   CountLot,
   DescribeLot,
@@ -145,13 +145,19 @@ const requests = requestsFor({
   'add-tub': AddTub,
   'describe-tub': DescribeTub,
   'weigh-tub': WeighTub,
-  'add-press': AddPress,
+  'add-press': DescribePress,
+  'describe-press': DescribePress,
+  'find-zero': FindZero,
+  'rate-press': RatePress,
+  'take-down': TakeDown,
   'set-studio': SetStudio,
   'add-past-editions': AddPastEditions,
   'withdraw-past-edition': WithdrawPastEdition,
   'set-series-format': SetSeriesFormat,
   'set-roller': SetRoller,
   'retire-roller': RetireRoller,
+  'set-packing': SetPacking,
+  'retire-packing': RetirePacking,
 })
 
 /** What each command of a browser must look like, by type. */

@@ -19,7 +19,6 @@ import type { PastEditionRow } from '#core/plan/past-editions'
 import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
 import { type Method, methods } from '#core/plan/plan'
 import { type LotDescription, type PaperUse, paperUses } from '#core/stores/lot/state'
-import { type PressKind, pressKinds } from '#core/stores/press/state'
 import { type Work, works } from '#core/plan/work'
 import { type LengthUnit, lengthUnits } from '#core/units/length'
 import { EdgesMarked, grains } from './preparing'
@@ -62,12 +61,6 @@ export class MoveRation {
 export class CountLot {
   @IsInt() @Min(0) @Max(100_000) sheets!: number
   @IsString() @MaxLength(500) reason!: string
-}
-
-export class AddPress {
-  @IsString() @Length(1, 80) name!: string
-  @IsIn(pressKinds) kind!: PressKind
-  @IsInt() @Min(0) @Max(400) divisions!: number
 }
 
 export class SetStudio {

@@ -16,6 +16,10 @@ export class FindQuery {
   @IsString() @MaxLength(120) text!: string
 }
 
+export class UsesQuery {
+  @IsOptional() @IsString() @MaxLength(120) search?: string
+}
+
 export class LiveQuery {
   @IsOptional() @Type(() => Number) @IsInt() @Min(0) after?: number
 }

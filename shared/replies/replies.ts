@@ -6,7 +6,8 @@ import type { BatchState } from '#core/stores/batch/state'
 import type { BlockState } from '#core/stores/block/state'
 import type { ShopRecord } from '#core/plan/shop-record'
 import type { LotState } from '#core/stores/lot/state'
-import type { PressKind } from '#core/stores/press/state'
+import type { DrawerPiece } from '#core/press/drawer'
+import type { PressState, PressUse } from '#core/stores/press/state'
 import type { TubState } from '#core/stores/tub/state'
 import type { Roller } from '#core/ink/roller'
 import type { PieceWanted } from '#core/paper/tear-request'
@@ -196,12 +197,12 @@ export type LotSummary = Omit<LotState, 'stream'> & { id: string }
 export type BatchSummary = Omit<BatchState, 'stream'> & { id: string }
 export type BlockSummary = Omit<BlockState, 'stream'> & { id: string }
 export type TubSummary = Omit<TubState, 'stream'> & { id: string }
-export interface PressSummary {
-  id: string
-  name: string
-  kind: PressKind
-  divisions: number
+/** Set-ups of a press, newest first. */
+export interface UsesReply {
+  uses: PressUse[]
 }
+
+export type PressSummary = Omit<PressState, 'stream'> & { id: string }
 
 export interface StoresReply {
   lots: LotSummary[]
@@ -209,6 +210,7 @@ export interface StoresReply {
   tubs: TubSummary[]
   presses: PressSummary[]
   rollers: Roller[]
+  drawer: DrawerPiece[]
 }
 
 /** One thing that was found, in the words of the room. */

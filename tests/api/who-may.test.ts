@@ -73,6 +73,7 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'GET editions/[id]/record.csv': { path: 'editions/[id]/record.csv', whom: 'people' },
   'POST editions/[id]/hand-out': { whom: 'people' },
   'GET editions/index': { whom: 'people' },
+  'GET presses/[id]/uses': { whom: 'people' },
   'GET backups/index': { whom: 'staff' },
   'POST backups/index': { whom: 'staff' },
   'GET stores': { whom: 'people' },

@@ -1,4 +1,4 @@
-import { expect, givePinAgain, test } from '../fixtures/browser'
+import { expect, givePinAgain, say, test } from '../fixtures/browser'
 import { setUpToken } from '../fixtures/server'
 
 /** The whole way of one edition, by a manager who has never seen the program. */
@@ -65,15 +65,20 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
 
   // Press and ink.
   await strip.getByRole('link', { name: /^Press/ }).click()
+  await page.getByRole('link', { name: 'Add the room’s first press' }).click()
   await click('Add a press')
-  await field('Name').fill('Long press')
+  await say(page, 'Name of the press', 'Long press')
   await click('Add the press')
-  await expect(page.getByText('Long press, roller bed')).toBeVisible()
-  await field('Piece 1').fill('felt')
-  await field('Thickness').fill('2,4 mm')
-  await page.getByLabel('Left').first().fill('1')
+  await say(page, 'Name of the packing', 'felt')
+  await say(page, 'Thickness of one', '2,4 mm')
+  await click('Put it in the drawer')
+  await expect(page.getByText('2.4 mm')).toBeVisible()
+  await page.goBack()
+  await expect(page.getByText('Nobody knows yet how far a turn of Long press lifts.')).toBeVisible()
+  await page.getByRole('button', { name: /^felt 2.4 mm/ }).click()
+  await say(page, 'Left turns', '1')
   await click('Set the press')
-  await expect(page.getByText('left 1 turn, 0 divisions')).toBeVisible()
+  await expect(page.getByText('Each pull keeps the setting that was in force.')).toBeVisible()
   await strip.getByRole('link', { name: /^Ink/ }).click()
   await page.getByRole('link', { name: 'Mix it' }).click()
   await field('Name of the batch').fill('gauge black')

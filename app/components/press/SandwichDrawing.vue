@@ -1,61 +1,110 @@
 <script setup lang="ts">
-/** What lies between bed and roller or platen, in section, thickness to scale: packing, the sheet, the block. */
+import { packingHeight } from '#core/press/stack'
+
+/**
+ * What lies between bed and roller or platen, in section, thickness to scale: packing, the sheet, the block. Where it may be
+ * changed, a piece is dragged up or down, or moved with the arrows and taken out with Delete.
+ */
 const props = defineProps<{
-  packing: { name: string; thickness: number }[]
+  packing: { name: string; thickness: number; count: number }[]
   block: { name: string; thickness: number } | null
   press: string
+  /** How pressure comes from above: a roller or a plate. */
+  roller?: boolean
+  editable?: boolean
 }>()
+const emit = defineEmits<{ move: [from: number, to: number]; take: [at: number] }>()
 const units = useUnits()
-const wide = 460
+const wide = 430
+const body = 220
 /** Sheet and thin cards would vanish at the scale of the block; they are drawn no thinner than a pen stroke. */
-const thinnest = 5
+const thinnest = 7
+const top = 66
 const layers = computed(() => [
-  ...[...props.packing].reverse().map((piece) => ({ ...piece, kind: 'packing' })),
-  { name: 'the sheet', thickness: 0, kind: 'sheet' },
-  ...(props.block ? [{ ...props.block, kind: 'block' }] : []),
+  ...props.packing
+    .map((piece, at) => ({ ...piece, thickness: packingHeight([piece]), at, kind: 'packing' as const }))
+    .reverse(),
+  { name: 'the sheet', thickness: 0, count: 1, at: -1, kind: 'sheet' as const },
+  ...(props.block ? [{ ...props.block, count: 1, at: -1, kind: 'block' as const }] : []),
 ])
-const wordsOf = ({ name, thickness }: { name: string; thickness: number }) =>
-  thickness > 0 ? `${name}, ${units.thickness(thickness)}` : name
-const scale = computed(
-  () =>
-    130 /
-    Math.max(
-      1,
-      layers.value.reduce((sum, { thickness }) => sum + thickness, 0),
-    ),
-)
+function wordsOf({ name, thickness, count }: { name: string; thickness: number; count: number }): string {
+  const many = count > 1 ? `${count} × ${name}` : name
+  return thickness > 0 ? `${many}, ${units.thickness(thickness)}` : many
+}
+const scale = computed(() => 130 / Math.max(1, packingHeight(layers.value.map((one) => ({ ...one, count: 1 })))))
 const drawn = computed(() => {
-  let top = 30
+  let from = top
   return layers.value.map((layer) => {
     const height = Math.max(thinnest, layer.thickness * scale.value)
-    const here = { ...layer, top, height, said: Math.max(top + height / 2 + 4, 0) }
-    top += height + 1
+    const here = { ...layer, from, height, middle: from + height / 2 }
+    from += height + 1
     return here
   })
 })
 /** Words keep clear of one another where the layers are thin. */
 const said = computed(() => {
   let least = 0
-  return drawn.value.map(({ said: wanted }) => (least = Math.max(wanted, least + 17)))
+  return drawn.value.map(({ middle }) => (least = Math.max(middle + 4, least + 18)))
 })
-const foot = computed(() => Math.max(drawn.value.at(-1)!.top + drawn.value.at(-1)!.height, said.value.at(-1)!) + 6)
+const bed = computed(() => drawn.value.at(-1)!.from + drawn.value.at(-1)!.height + 1)
+const foot = computed(() => Math.max(bed.value + 14, said.value.at(-1)! + 8))
+
+/** Packing lies from the sheet outwards, so upwards in the drawing is later in the list. */
+const dragged = ref<number | null>(null)
+function over(event: PointerEvent) {
+  if (dragged.value === null) return
+  const svg = event.currentTarget as SVGSVGElement
+  const y = ((event.clientY - svg.getBoundingClientRect().top) / svg.clientHeight) * foot.value
+  const onto = drawn.value.find(({ from, height, kind }) => kind === 'packing' && y >= from && y <= from + height)
+  if (!onto || onto.at === dragged.value) return
+  emit('move', dragged.value, onto.at)
+  dragged.value = onto.at
+}
+function onKey(event: KeyboardEvent, at: number) {
+  if (event.key === 'ArrowUp') emit('move', at, at + 1)
+  else if (event.key === 'ArrowDown') emit('move', at, at - 1)
+  else if (event.key === 'Delete' || event.key === 'Backspace') emit('take', at)
+  else return
+  event.preventDefault()
+}
 </script>
 
 <template>
   <svg
     class="sandwich"
-    :viewBox="`0 0 ${wide} ${foot + 18}`"
-    role="img"
-    :aria-label="`The sandwich under ${press}: ${layers.map(wordsOf).join('; ')}, on the bed`"
+    :viewBox="`0 0 ${wide} ${foot}`"
+    :role="editable ? 'group' : 'img'"
+    :aria-label="`The sandwich under ${press || 'no press yet'}: ${layers.map(wordsOf).join('; ')}, on the bed`"
+    @pointermove="over"
+    @pointerup="dragged = null"
+    @pointerleave="dragged = null"
   >
-    <rect class="press" x="0" y="6" width="250" height="22" />
-    <text x="125" y="21" text-anchor="middle" class="on-press">{{ press }}</text>
-    <g v-for="(layer, i) in drawn" :key="i" :class="layer.kind">
-      <rect x="10" :y="layer.top" width="230" :height="layer.height" />
-      <line x1="240" :y1="layer.top + layer.height / 2" x2="262" :y2="said[i]! - 4" />
-      <text x="268" :y="said[i]">{{ wordsOf(layer) }}</text>
+    <template v-if="roller">
+      <circle class="press" :cx="body / 2" :cy="top - 34" r="33" />
+      <circle class="axle" :cx="body / 2" :cy="top - 34" r="5" />
+      <text :x="body / 2 + 44" :y="top - 30" class="named">{{ press }}</text>
+    </template>
+    <template v-else>
+      <rect class="press" x="20" :y="top - 25" :width="body - 40" height="24" />
+      <text :x="body / 2" :y="top - 8" text-anchor="middle" class="on-press">{{ press }}</text>
+    </template>
+    <g
+      v-for="(layer, i) in drawn"
+      :key="layer.kind === 'packing' ? `p${layer.at}` : layer.kind"
+      :class="[layer.kind, { editable: editable && layer.kind === 'packing' }]"
+      :tabindex="editable && layer.kind === 'packing' ? 0 : undefined"
+      :role="editable && layer.kind === 'packing' ? 'button' : undefined"
+      :aria-label="
+        editable && layer.kind === 'packing' ? `${wordsOf(layer)}: arrows move it, Delete takes it out` : undefined
+      "
+      @keydown="editable && layer.kind === 'packing' && onKey($event, layer.at)"
+      @pointerdown="editable && layer.kind === 'packing' && (dragged = layer.at)"
+    >
+      <rect x="10" :y="layer.from" :width="body - 20" :height="layer.height" />
+      <line :x1="body - 10" :y1="layer.middle" :x2="body + 12" :y2="said[i]! - 4" />
+      <text :x="body + 18" :y="said[i]">{{ wordsOf(layer) }}</text>
     </g>
-    <rect class="press" x="0" :y="drawn.at(-1)!.top + drawn.at(-1)!.height + 1" width="250" height="10" />
+    <rect class="press" x="0" :y="bed" :width="body" height="12" />
   </svg>
 </template>
 
@@ -63,15 +112,25 @@ const foot = computed(() => Math.max(drawn.value.at(-1)!.top + drawn.value.at(-1
 .sandwich {
   display: block;
   width: 100%;
-  max-width: 520px;
+  max-width: 560px;
   height: auto;
-  font-size: 13px;
+  font-size: 14px;
+  touch-action: none;
 }
 .press {
   fill: #4b4d50;
 }
-.on-press {
+.axle {
+  fill: var(--ground);
+}
+text.on-press {
   fill: #fff;
+  font-weight: 600;
+}
+text {
+  fill: var(--ink);
+}
+.named {
   font-weight: 600;
 }
 .packing rect {
@@ -87,6 +146,17 @@ const foot = computed(() => Math.max(drawn.value.at(-1)!.top + drawn.value.at(-1
   fill: #cbb48d;
   stroke: var(--ink);
   stroke-width: 0.6;
+}
+.editable {
+  cursor: grab;
+}
+.editable:focus-visible {
+  outline: none;
+}
+.editable:focus-visible rect,
+.editable:hover rect {
+  stroke: var(--green);
+  stroke-width: 2;
 }
 line {
   stroke: var(--faint);

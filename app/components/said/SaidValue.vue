@@ -1,4 +1,6 @@
 <script setup lang="ts" generic="Value extends string | number | null">
+import { readLength } from '#core/units/length'
+
 /**
  * A value in a sentence: it reads as text and opens where it stands. Enter opens it, arrows change it, Enter or Tab keeps it,
  * Escape leaves it as it was.
@@ -9,7 +11,8 @@ const props = withDefaults(
     label: string
     /** How it reads in the sentence. */
     words: string
-    kind?: 'whole' | 'decimal' | 'choice' | 'date' | 'text'
+    /** A thickness is in mm and written in the person's unit. */
+    kind?: 'whole' | 'decimal' | 'thickness' | 'choice' | 'date' | 'text'
     options?: readonly { value: string; title: string }[]
     min?: number
     max?: number
@@ -36,12 +39,15 @@ const props = withDefaults(
 )
 const value = defineModel<Value>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
+const units = useUnits()
+/** How far an arrow moves a thickness, mm. */
+const fineStep = 0.05
 const open = ref(false)
 const typed = ref('')
 const own = ref('')
 const field = useTemplateRef<HTMLInputElement | HTMLSelectElement>('field')
 const word = useTemplateRef<HTMLButtonElement>('word')
-const isNumber = computed(() => props.kind === 'whole' || props.kind === 'decimal')
+const isNumber = computed(() => props.kind === 'whole' || props.kind === 'decimal' || props.kind === 'thickness')
 const wrong = computed(() => own.value || props.fault)
 let before: Value
 let byPointer = false
@@ -50,12 +56,22 @@ async function begin(event: MouseEvent) {
   // A key presses a button with no pointer in the game.
   byPointer = event.detail > 0
   before = value.value
-  typed.value = value.value === null ? '' : String(value.value)
+  typed.value = written(value.value)
   open.value = true
   await nextTick()
   field.value?.focus()
   if (field.value instanceof HTMLInputElement && props.kind !== 'date') field.value.select()
   if (byPointer && field.value instanceof HTMLSelectElement) field.value.showPicker?.()
+}
+
+const written = (now: Value) =>
+  now === null ? '' : props.kind === 'thickness' ? units.thickness(Number(now)) : String(now)
+
+/** What was typed as a number: a thickness as printers write one. */
+function numberOf(text: string): number {
+  if (props.kind !== 'thickness') return typedNumber(text, Number.NaN)
+  const read = readLength(text, units.unit)
+  return 'refused' in read ? Number.NaN : read.mm
 }
 
 /** What was typed becomes the value when it is one; else it stays typed and is said to be none. */
@@ -66,7 +82,7 @@ function take(text: string) {
     value.value = (props.kind === 'date' && text === '' ? null : text) as Value
     return
   }
-  const number = typedNumber(text, Number.NaN)
+  const number = numberOf(text)
   if (text.trim() === '' && props.mayBeNone) value.value = null as Value
   else if (text.trim() === '') own.value = `${props.label}: give a number.`
   else if (!Number.isFinite(number) || (props.kind === 'whole' && !Number.isInteger(number)))
@@ -77,9 +93,11 @@ function take(text: string) {
 }
 
 function step(by: number) {
-  const from = typedNumber(typed.value, Number.NaN)
+  const from = numberOf(typed.value)
   const now = Number.isFinite(from) ? from : Number(value.value ?? props.min)
-  take(String(Math.min(props.max, Math.max(props.min, now + by))))
+  const size = props.kind === 'thickness' ? fineStep : 1
+  const next = Math.min(props.max, Math.max(props.min, now + by * size))
+  take(props.kind === 'thickness' ? units.thickness(next) : String(next))
   // What is typed next takes its place.
   void nextTick(() => field.value instanceof HTMLInputElement && field.value.select())
 }
@@ -150,7 +168,7 @@ function choose(event: Event) {
         :type="kind === 'date' ? 'date' : 'text'"
         :aria-label="label"
         :aria-invalid="own !== ''"
-        :inputmode="kind === 'whole' ? 'numeric' : kind === 'decimal' ? 'decimal' : undefined"
+        :inputmode="kind === 'whole' ? 'numeric' : kind === 'decimal' || kind === 'thickness' ? 'decimal' : undefined"
         :maxlength="kind === 'text' ? longest : undefined"
         :size="kind === 'date' ? undefined : Math.max(3, typed.length + 1)"
         :value="typed"

@@ -3,6 +3,7 @@ import type { Roller } from '../../ink/roller'
 import type { PastEdition } from '../../plan/past-editions'
 import type { LineCustom } from '../../print/pencil-line'
 import type { SeriesFormat } from '../../register/registration'
+import type { DrawerPiece } from '../../press/drawer'
 import type { LengthUnit } from '../../units/length'
 
 /** What new editions and every screen start from. Prices in the studio's currency. */
@@ -43,6 +44,8 @@ export interface StudioState extends StudioSettings {
   pastEditions: PastEdition[]
   seriesFormats: SeriesFormat[]
   rollers: Roller[]
+  /** Packing for every press of the room. */
+  drawer: DrawerPiece[]
   people: Record<string, { role: Role; active: boolean }>
 }
 
@@ -58,6 +61,7 @@ export function emptyStudio(stream = 'studio'): StudioState {
     pastEditions: [],
     seriesFormats: [],
     rollers: [],
+    drawer: [],
     people: {},
   }
 }

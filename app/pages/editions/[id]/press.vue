@@ -1,99 +1,49 @@
 <script setup lang="ts">
-import { v7 } from 'uuid'
-import { pressKinds } from '#core/stores/press/state'
 import { setupInForce } from '#core/edition/layer'
+import { hasRoller } from '#core/press/kinds'
+import { readingWords } from '#core/press/screws'
 
 const edition = useEdition()
-const session = useSession()
 const supplies = useSupplies()
 const units = useUnits()
 const { layerId, layer } = useLayerChoice()
 const setting = useGiving()
-const adding = useGiving()
 onMounted(() => void supplies.load())
 
-interface Form {
-  pressId: string
-  packing: { name: string; thickness: number | null }[]
-  left: { turns: string; divisions: string }
-  right: { turns: string; divisions: string }
-  note: string
-}
-const showPress = ref(false)
-const press = ref({ name: '', kind: 'roller bed' as const, divisions: '12' })
-const setup = computed(() => (layer.value ? setupInForce(layer.value) : null))
-const form = useFollowing(asSet, () => layerId.value)
-const chosen = computed(() => supplies.presses.find((p) => p.id === form.value.pressId))
-const hasScrews = computed(() => (chosen.value?.divisions ?? 0) > 0)
-const stack = computed(() => form.value.packing.reduce((sum, piece) => sum + (piece.thickness || 0), 0))
-
-function blank(): Form {
-  return {
-    pressId: '',
-    packing: [{ name: '', thickness: null }],
-    left: { turns: '0', divisions: '0' },
-    right: { turns: '0', divisions: '0' },
-    note: '',
-  }
-}
-
-/** The setting in force, as it is typed. */
-function asSet(): Form {
-  const now = setup.value
-  if (!now) return blank()
-  const typed = (screw: { turns: number; divisions: number }) => ({
-    turns: String(screw.turns),
-    divisions: String(screw.divisions),
-  })
-  return {
-    pressId: now.pressId,
-    note: now.note,
-    packing: now.packing.map((piece) => ({ name: piece.name, thickness: piece.thickness })),
-    left: typed(now.left),
-    right: typed(now.right),
-  }
-}
-
-const screwWords = (screw: { turns: number; divisions: number }) =>
-  `${screw.turns} ${screw.turns === 1 ? 'turn' : 'turns'}, ${screw.divisions} ${screw.divisions === 1 ? 'division' : 'divisions'}`
-const thick = (packing: readonly { thickness: number }[]) => packing.reduce((sum, piece) => sum + piece.thickness, 0)
-const block = computed(() => {
-  const known = edition.state!.blocks.find(({ id }) => layer.value?.blocks.includes(id)) ?? edition.state!.blocks[0]
-  return known ? { name: known.block.name, thickness: known.block.thickness } : null
+const pressForm = usePressForm(layer)
+const { setup, block, guessedSheet, form, isChanged, press, height, answer, steps, hasScrews, screws } = pressForm
+const { drawer, missing } = pressForm
+const presses = computed(() => supplies.presses.map(({ id, name }) => ({ value: id, title: name })))
+/** Layers whose set-up can be taken over. */
+const others = computed(() =>
+  edition.state!.layers.filter((other) => other.id !== layerId.value && setupInForce(other) !== null),
+)
+const earlier = computed(() => layer.value?.setups.slice(0, -1).reverse() ?? [])
+/** Nothing was set on the press after this. */
+const stands = computed(() => {
+  const last = press.value?.last
+  return !isChanged.value && last?.editionStream === edition.state!.stream && last.layerId === layerId.value
 })
-const number = (text: string) => typedNumber(text, 0)
+const disabled = computed(() => !!edition.state!.closedAt || !edition.isTheirs)
+
+/** One screw, as it was really set: what is reckoned until somebody says otherwise. */
+const screw = (side: 'left' | 'right', part: 'turns' | 'divisions') =>
+  computed({
+    get: () => screws.value[side][part],
+    set: (value: number) => {
+      form.value[side] = { ...screws.value[side], [part]: value }
+    },
+  })
+const leftTurns = screw('left', 'turns')
+const leftDivisions = screw('left', 'divisions')
+const rightTurns = screw('right', 'turns')
+const rightDivisions = screw('right', 'divisions')
+const asReckoned = computed(() => form.value.left === null && form.value.right === null)
 
 async function set() {
-  if (!form.value.pressId) return void (setting.fault.value = 'Choose the press first, or add it.')
-  const screw = (s: { turns: string; divisions: string }) => ({
-    turns: number(s.turns),
-    divisions: number(s.divisions),
-  })
-  await setting.giving(() =>
-    edition.give('set-press', {
-      layerId: layerId.value,
-      pressId: form.value.pressId,
-      note: form.value.note,
-      packing: form.value.packing
-        .filter((piece) => piece.name.trim() !== '')
-        .map((piece) => ({ name: piece.name.trim(), thickness: piece.thickness ?? 0 })),
-      left: screw(form.value.left),
-      right: screw(form.value.right),
-    }),
-  )
-}
-
-async function addPress() {
-  const id = v7()
-  if (
-    await adding.giving(() =>
-      session.give(`press:${id}`, 'add-press', { ...press.value, divisions: number(press.value.divisions) }),
-    )
-  ) {
-    showPress.value = false
+  if (!form.value.pressId) return void (setting.fault.value = 'Choose the press first, or add it under Presses.')
+  if (await setting.giving(() => edition.give('set-press', { layerId: layerId.value, ...pressForm.data() })))
     await supplies.load()
-    form.value.pressId = id
-  }
 }
 </script>
 
@@ -101,128 +51,194 @@ async function addPress() {
   <div>
     <LayerPicker v-model="layerId" :layers="edition.state!.layers" />
     <section class="part">
-      <div class="part-head">
-        <h2>The press for {{ layer?.name }}</h2>
-        <p>each pull keeps the setting that was in force</p>
-      </div>
-      <template v-if="setup">
+      <TeachStep v-if="supplies.presses.length === 0"
+        ><NuxtLink to="/presses">Add the room’s first press</NuxtLink></TeachStep
+      >
+      <template v-else>
         <p class="sentence">
-          <strong>{{ setup.pressName }}</strong><template v-if="setup.packing.length > 0"
-            >, {{ units.thickness(thick(setup.packing)) }} of packing</template
-          >, left {{ screwWords(setup.left) }}, right {{ screwWords(setup.right) }}.
-        </p>
-        <SandwichDrawing :packing="setup.packing" :block="block" :press="setup.pressName" />
-        <p v-if="setup.note" class="soft">{{ setup.note }}</p>
-      </template>
-      <TeachStep v-else />
-    </section>
-    <FoldedPart
-      :key="layerId"
-      :title="setup ? 'Set it anew' : 'The setting'"
-      words="packing and screws, from each one’s own zero"
-      :missing="setup === null"
-    >
-      <OpenForm @submit.prevent="set">
-        <div class="fields">
-          <VSelect
+          At
+          <SaidValue
             v-model="form.pressId"
-            class="wide"
             label="Press"
-            placeholder="choose"
-            :items="supplies.presses.map((p) => ({ value: p.id, title: `${p.name}, ${p.kind}` }))"
-            no-data-text="No press in the room yet"
+            kind="choice"
+            :options="[{ value: '', title: 'no press yet' }, ...presses]"
+            :words="press?.name ?? 'no press yet'"
+            :disabled="disabled"
+            @kept="pressForm.changed()"
+          />, on a sheet
+          <SaidValue
+            v-model="form.sheet"
+            label="Thickness of the sheet"
+            kind="thickness"
+            may-be-none
+            :max="10"
+            :words="
+              form.sheet !== null
+                ? units.thickness(form.sheet)
+                : guessedSheet !== null
+                  ? `about ${units.thickness(guessedSheet)}`
+                  : 'not measured yet'
+            "
+            :disabled="disabled"
+            @kept="pressForm.changed()"
           />
-        </div>
-        <h3>Packing, from the sheet outwards</h3>
-        <div v-for="(piece, i) in form.packing" :key="i" class="packing">
-          <VTextField v-model="piece.name" :label="`Piece ${i + 1}`" placeholder="card, felt, blanket …" />
-          <LengthField v-model="piece.thickness" label="Thickness" fine />
-          <VBtn class="quiet" :aria-label="`Take out piece ${i + 1}`" @click="form.packing.splice(i, 1)">Take out</VBtn>
-        </div>
-        <div class="buttons">
-          <VBtn class="quiet" @click="form.packing.push({ name: '', thickness: null })">One more piece</VBtn
-          ><span class="soft">{{ units.thickness(stack) }} in all</span>
-        </div>
-        <template v-if="hasScrews">
-          <h3>Screws, from each one’s own zero</h3>
-          <div class="fields">
-            <VTextField v-model="form.left.turns" label="Left" inputmode="numeric" suffix="turns" /><VTextField
-              v-model="form.left.divisions"
-              label="Left"
-              inputmode="decimal"
-              :suffix="`of ${chosen!.divisions} divisions`"
+          thick<template v-if="hasScrews"
+            >, the gap
+            <SaidValue
+              v-model="form.nip"
+              label="Gap below the stack"
+              kind="thickness"
+              :max="20"
+              :words="units.thickness(form.nip)"
+              :disabled="disabled"
+              @kept="pressForm.changed()"
             />
-            <VTextField v-model="form.right.turns" label="Right" inputmode="numeric" suffix="turns" /><VTextField
-              v-model="form.right.divisions"
-              label="Right"
-              inputmode="decimal"
-              :suffix="`of ${chosen!.divisions} divisions`"
+            below the stack</template
+          >.
+        </p>
+        <div class="set">
+          <div>
+            <SandwichDrawing
+              :packing="form.packing"
+              :block="block"
+              :press="press?.name ?? ''"
+              :roller="press !== null && hasRoller(press.kind)"
+              :editable="!disabled"
+              @move="pressForm.move"
+              @take="pressForm.takeOut"
             />
+            <p v-if="!block" class="soft">
+              The block is not described yet. <NuxtLink :to="`/editions/${edition.id}/block`">Describe it</NuxtLink>,
+              and its thickness counts.
+            </p>
           </div>
-        </template>
-        <VTextField
-          v-model="form.note"
-          class="apart"
-          label="Note"
-          placeholder="what worked, what lay on the bed at zero"
-        />
+          <SetUpAnswer :answer="answer" :steps="steps" :screws="screws" :height="height" :stands="stands" />
+        </div>
+        <PackingDrawer v-model:missing="missing" :pieces="drawer" :disabled="disabled" @lay="pressForm.layIn" />
+        <div class="customs">
+          <p v-if="hasScrews">
+            {{ asReckoned ? 'It is set as reckoned' : 'It was really set to' }}: left
+            <SaidValue
+              v-model="leftTurns"
+              label="Left turns"
+              :max="60"
+              unit="turns"
+              :words="readingWords({ turns: leftTurns, divisions: 0 })"
+              :disabled="disabled"
+            />
+            and
+            <SaidValue
+              v-model="leftDivisions"
+              label="Left divisions"
+              kind="decimal"
+              :max="400"
+              unit="divisions"
+              :words="`${leftDivisions} divisions`"
+              :disabled="disabled"
+            />, right
+            <SaidValue
+              v-model="rightTurns"
+              label="Right turns"
+              :max="60"
+              unit="turns"
+              :words="readingWords({ turns: rightTurns, divisions: 0 })"
+              :disabled="disabled"
+            />
+            and
+            <SaidValue
+              v-model="rightDivisions"
+              label="Right divisions"
+              kind="decimal"
+              :max="400"
+              unit="divisions"
+              :words="`${rightDivisions} divisions`"
+              :disabled="disabled"
+            />.
+            <button
+              v-if="!asReckoned && answer?.kind === 'screws'"
+              type="button"
+              class="link"
+              @click="pressForm.changed()"
+            >
+              As reckoned instead
+            </button>
+          </p>
+          <p>
+            Noted:
+            <SaidValue
+              v-model="form.note"
+              label="Note"
+              kind="text"
+              :longest="500"
+              :words="form.note || 'nothing yet'"
+              :disabled="disabled"
+            />
+          </p>
+        </div>
         <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
         <div class="buttons">
-          <VBtn type="submit" :loading="setting.busy.value">Set the press</VBtn
-          ><VBtn class="quiet" @click="showPress = !showPress">{{
-            showPress ? 'Leave the new press' : 'Add a press'
-          }}</VBtn>
+          <VBtn :disabled="disabled || !isChanged" :loading="setting.busy.value" @click="set">Set the press</VBtn>
+          <VBtn
+            v-for="other in others"
+            :key="other.id"
+            class="quiet"
+            :disabled="disabled"
+            @click="pressForm.takeFrom(other)"
+            >As for {{ other.name }}</VBtn
+          >
         </div>
-        <p class="soft care">
-          Hands, sleeves and hair clear of rollers and levers; one person works the press. The studio’s own rules and
-          trained staff come first.
-        </p>
-      </OpenForm>
-    </FoldedPart>
-    <section v-if="showPress" class="part">
-      <div class="part-head"><h2>A press in the room</h2></div>
-      <OpenForm @submit.prevent="addPress">
-        <div class="fields">
-          <VTextField
-            v-model="press.name"
-            label="Name"
-            placeholder="as people call it"
-            :error-messages="adding.field.value === 'name' ? adding.fault.value : undefined"
-          />
-          <VSelect v-model="press.kind" label="Kind" :items="[...pressKinds]" />
-          <VTextField
-            v-model="press.divisions"
-            label="Divisions on a turn"
-            inputmode="numeric"
-            hint="0 when it has no screws"
-            persistent-hint
-          />
-        </div>
-        <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
-        <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add the press</VBtn></div>
-      </OpenForm>
+        <p v-if="setup && !isChanged" class="soft">Each pull keeps the setting that was in force.</p>
+      </template>
+      <p class="soft care">
+        Hands, sleeves, hair, jewellery and gloves clear of rollers and levers; one person works the press; no pin or
+        edge of packing under a roller. The studio’s own rules and trained staff come first.
+      </p>
+    </section>
+    <section v-if="earlier.length > 0" class="part">
+      <div class="part-head"><h2>Set before</h2></div>
+      <ul class="lines">
+        <li v-for="old in earlier" :key="old.seq" class="old">
+          <strong>{{ old.setup.pressName }}</strong>,
+          {{
+            old.setup.packing.map(({ name, count }) => (count > 1 ? `${count} × ${name}` : name)).join(', ') ||
+            'no packing'
+          }}<template v-if="old.setup.left.turns || old.setup.left.divisions"
+            >, left {{ readingWords(old.setup.left) }}, right {{ readingWords(old.setup.right) }}</template
+          ><template v-if="old.setup.nip !== null">, gap {{ units.thickness(old.setup.nip) }}</template>
+          <span class="soft">{{ old.setup.note }}</span>
+        </li>
+      </ul>
     </section>
   </div>
 </template>
 
 <style scoped>
-.standing {
-  margin-bottom: 16px;
-}
-h3 {
-  margin: 22px 0 8px;
-}
-.packing {
+.set {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 130px auto;
-  gap: 20px;
-  align-items: end;
-  max-width: 560px;
-  margin-bottom: 10px;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+  gap: 20px 36px;
+  margin-top: 14px;
+}
+.customs {
+  margin-top: 16px;
+}
+.link {
+  color: var(--green);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 28px;
+}
+.old {
+  font-size: 0.95rem;
 }
 .care {
   font-size: 0.85rem;
   margin-top: 16px;
-  max-width: 60ch;
+  max-width: 64ch;
+}
+@media (max-width: 900px) {
+  .set {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

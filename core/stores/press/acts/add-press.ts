@@ -1,18 +1,21 @@
 import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
-import { refuse } from '../../../ground/refusal'
+import { refuseFault } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
-import type { PressDescription } from '../state'
+import { pressFault } from '../fault'
+import { type PressDescription, pressDefaults } from '../state'
 import { press } from '../stream'
 
-const pressAdded = defineEvent(press, 'press-added', (state, data: PressDescription) => changed(state, data))
+const pressAdded = defineEvent(press, 'press-added', (state, data: PressDescription) => changed(state, data), [
+  (data) => ({ ...pressDefaults, ...data }),
+])
 
 /** A press comes into the room. */
 export const addPress = defineAct(press, 'add-press', staff, {
   begins: true,
   events: [pressAdded],
-  rule: ({ press }, data: PressDescription) =>
-    data.name.trim() === ''
-      ? refuse('name-missing', 'Give the press the name people call it by.', 'name')
-      : [pressAdded.on(press, data)],
+  rule: ({ press }, data: PressDescription) => {
+    const fault = pressFault(data)
+    return fault ? refuseFault('press-incomplete', fault) : [pressAdded.on(press, data)]
+  },
 })

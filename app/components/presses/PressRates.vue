@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { PressSummary } from '#shared/replies/replies'
+import { date } from '~/drawings/words'
+
+/** What an hour at the press costs, and from which day. */
+const props = defineProps<{ press: PressSummary }>()
+const emit = defineEmits<{ kept: [] }>()
+const session = useSession()
+const { busy, fault, giving } = useGiving()
+const currency = computed(() => session.session?.studio.currency ?? '€')
+const money = (hour: number) => `${currency.value} ${hour.toFixed(2)}`
+const form = ref({ from: new Date().toISOString().slice(0, 10), hour: props.press.rates.at(-1)?.hour ?? 0 })
+
+async function keep() {
+  if (await giving(() => session.give(`press:${props.press.id}`, 'rate-press', { ...form.value }))) emit('kept')
+}
+</script>
+
+<template>
+  <form class="customs" @submit.prevent="keep">
+    <p v-for="rate in press.rates" :key="rate.from">{{ money(rate.hour) }} an hour from {{ date(rate.from) }}.</p>
+    <p v-if="press.rates.length === 0">What an hour costs is not known yet.</p>
+    <template v-if="session.isStaff">
+      <p>
+        From
+        <SaidValue v-model="form.from" label="Rate from" kind="date" :words="date(form.from)" /> an hour is
+        <SaidValue
+          v-model="form.hour"
+          label="An hour costs"
+          kind="decimal"
+          :max="100000"
+          :unit="currency"
+          :words="money(form.hour)"
+        />.
+      </p>
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Keep the rate</VBtn></div>
+    </template>
+  </form>
+</template>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { v7 } from 'uuid'
+import { pressWays } from '#core/press/kinds'
+import { type PressDescription, pressDefaults, rateOn } from '#core/stores/press/state'
+import { readingWords } from '#core/press/screws'
+import { ago, figured } from '~/drawings/words'
+
+/** The presses of the room, what is set up on each, and the drawer of packing they share. */
+useHead({ title: 'Presses · Ample Tally' })
+const session = useSession()
+const supplies = useSupplies()
+const { busy, fault, field, giving } = useGiving()
+const loaded = ref(false)
+const trouble = ref('')
+const adding = ref(false)
+onMounted(async () => {
+  try {
+    await supplies.load()
+    loaded.value = true
+  } catch (error) {
+    trouble.value = wordsOf(error)
+  }
+})
+const today = new Date().toISOString().slice(0, 10)
+const presses = computed(() => [...supplies.presses].sort((a, b) => a.name.localeCompare(b.name)))
+const blank = (): PressDescription => ({ ...pressDefaults, name: '', kind: 'roller bed', divisions: 16 })
+const form = ref(blank())
+const draft = useDraft('new press', form)
+const rateWords = (hour: number | null) =>
+  hour === null ? '' : hour === 0 ? 'no charge' : `${session.session?.studio.currency ?? ''} ${hour.toFixed(2)} an hour`
+
+async function add() {
+  const id = v7()
+  if (!(await giving(() => session.give(`press:${id}`, 'add-press', { ...form.value })))) return
+  draft.done()
+  form.value = blank()
+  adding.value = false
+  await supplies.load()
+}
+</script>
+
+<template>
+  <div>
+    <div class="page-head">
+      <h1>Presses</h1>
+      <p class="told">{{ figured(supplies.presses.length, 'press', 'presses') }} in the room</p>
+      <VBtn v-if="session.isStaff" class="right" @click="adding = !adding">{{
+        adding ? 'Leave the new press' : 'Add a press'
+      }}</VBtn>
+    </div>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <section v-if="adding" class="part">
+      <div class="part-head"><h2>A press for the room</h2></div>
+      <form @submit.prevent="add">
+        <PressSentence v-model="form" :fault="{ field, words: fault }" />
+        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <div class="buttons"><VBtn type="submit" :loading="busy">Add the press</VBtn></div>
+      </form>
+    </section>
+    <section class="part" aria-label="The presses">
+      <TeachStep v-if="loaded && presses.length === 0 && !adding" />
+      <ul class="lines">
+        <li v-for="press in presses" :key="press.id" class="press">
+          <div>
+            <h2>
+              <NuxtLink :to="`/presses/${press.id}`">{{ press.name }}</NuxtLink>
+            </h2>
+            <p class="soft">{{ pressWays[press.kind].words }}</p>
+          </div>
+          <div>
+            <p v-if="press.standing">
+              <strong>{{ press.standing.title }}</strong>, {{ press.standing.layerName
+              }}<template v-if="press.standing.setting.left.turns || press.standing.setting.left.divisions"
+                >; {{ readingWords(press.standing.setting.left) }}</template
+              ><br />
+              <span class="soft">set up by {{ session.nameOf(press.standing.by) }} {{ ago(press.standing.at) }}</span>
+            </p>
+            <p v-else class="soft">Nothing is set up on it.</p>
+          </div>
+          <div class="soft">
+            <p v-if="press.condition">{{ press.condition }}</p>
+            <p v-if="pressWays[press.kind].sets === 'screws' && press.zero === null" class="warn">zero not found yet</p>
+            <p>{{ rateWords(rateOn(press.rates, today)) }}</p>
+          </div>
+        </li>
+      </ul>
+    </section>
+    <section v-if="loaded" class="part">
+      <div class="part-head">
+        <h2>The packing drawer</h2>
+        <p>what lies in one press is not offered at another</p>
+      </div>
+      <DrawerList />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.press {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr) minmax(0, 1fr);
+  gap: 8px 28px;
+  align-items: baseline;
+}
+h2 {
+  font-size: 1.15rem;
+}
+.warn {
+  color: var(--doubtful);
+}
+@media (max-width: 900px) {
+  .press {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

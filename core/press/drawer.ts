@@ -1,0 +1,37 @@
+import type { PressSetting } from './stack'
+
+/** What packing is made of. A felt gives way, a card hardly. */
+export type PieceKind = 'card' | 'felt' | 'blanket' | 'film' | 'board' | 'sheet'
+export const pieceKinds: readonly PieceKind[] = ['card', 'felt', 'blanket', 'film', 'board', 'sheet']
+
+/** Packing of one kind and thickness in the room's drawer. mm. */
+export interface DrawerPiece {
+  id: string
+  name: string
+  kind: PieceKind
+  /** As it lies free. */
+  thickness: number
+  /** As it is under the roller, for what gives way; null for what does not. */
+  squeezed: number | null
+  count: number
+}
+
+/** What a piece takes up in a press, mm. */
+export const pressed = ({ thickness, squeezed }: DrawerPiece): number => squeezed ?? thickness
+
+/** How many of each piece of the drawer lie in presses. */
+export function inUse(settings: readonly Pick<PressSetting, 'packing'>[]): Map<string, number> {
+  const used = new Map<string, number>()
+  for (const { packing } of settings)
+    for (const { pieceId, count } of packing) if (pieceId !== null) used.set(pieceId, (used.get(pieceId) ?? 0) + count)
+  return used
+}
+
+/** The drawer as it can be drawn from now: what lies in other presses is not offered twice. */
+export function toHand(
+  drawer: readonly DrawerPiece[],
+  elsewhere: readonly Pick<PressSetting, 'packing'>[],
+): DrawerPiece[] {
+  const used = inUse(elsewhere)
+  return drawer.map((piece) => ({ ...piece, count: Math.max(0, piece.count - (used.get(piece.id) ?? 0)) }))
+}
