@@ -4,6 +4,7 @@ import type { LotDescription } from '#core/stores/lot/state'
 import type { Role } from '#core/ground/envelope'
 import { evenMargins, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
 import { noEdges, usualStrip } from '#core/paper/tear-request'
+import type { Grade } from '#core/press/dial-in'
 import { settingFor } from '#core/press/screws'
 import { type PressSetting, stackHeight } from '#core/press/stack'
 import type { PressDescription } from '#core/stores/press/state'
@@ -197,6 +198,26 @@ export class EditionInHand {
     })
   }
 
+  /** Hold a proof to the light: how the impression and the ink came out. */
+  async judge(
+    pullId: string,
+    pressure: Grade | null,
+    ink: Grade | null,
+    more: Partial<CommandData<'judge-proof'>> = {},
+  ): Promise<void> {
+    await this.give('judge-proof', {
+      pullId,
+      pressure,
+      ink,
+      charges: 2,
+      passes: 2,
+      newsprint: true,
+      pictureId: null,
+      note: '',
+      ...more,
+    })
+  }
+
   /**
    * Warm up and prove a layer on newsprint, and a later layer at last on a sheet of the stack; the last proof is the
    * standard of its layer.
@@ -212,6 +233,7 @@ export class EditionInHand {
     let last = ''
     for (let i = 0; i < proofs; i++)
       last = await this.wait(minutes + 2).pull(layer, null, { kind: 'proof', proofKind: 'WP' })
+    if (last) await this.judge(last, 0, 0)
     if (sheetId !== null)
       last = await this.wait(minutes + 2).pull(layer, sheetId, { kind: 'proof', proofKind: 'WP', wetOnWet: true })
     const layerId = this.layers[layer]!

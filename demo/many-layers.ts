@@ -117,8 +117,17 @@ export async function ferryClock(desk: Desk, by: string, stores: Stores): Promis
   await edition.block('key block', 'hard lino', 4.8)
   await edition.tear(stores.kozo, 6, 24)
   await edition.wait(20).pull(0, null, { kind: 'warm-up' })
-  await edition.wait(5).pull(0, null, { kind: 'proof', proofKind: 'CTP' })
-  await edition.wait(8).pull(0, null, { kind: 'proof', proofKind: 'CTP' })
+  const underLong = (nip: number) =>
+    edition.press(0, stores.long, { packing, block: { name: 'sky block', thickness: 4 }, sheet: 0.12 }, nip)
+  const proof = (sheetId: number | null = null) => edition.wait(8).pull(0, sheetId, { kind: 'proof', proofKind: 'CTP' })
+  await edition.judge(await proof(), -1, -1)
+  await underLong(0.5)
+  await edition.judge(await proof(), 1, -1)
+  await underLong(0.4)
+  await edition.judge(await proof(), 0, -1, { charges: 3, note: 'the gap and a charge at once' })
+  await edition.judge(await proof(), 0, 1, { charges: 3, passes: 3 })
+  await edition.judge(await proof(), 0, 0, { charges: 3 })
+  await edition.judge(await proof(1), -1, 0, { charges: 3, newsprint: false, note: 'the kozo takes more' })
 }
 
 /** A large print from three blocks, by hand, that loses more than it can afford. */

@@ -7,6 +7,7 @@ import type { AdjustmentKind } from '../print/verdicts'
 import type { RegisterPlan } from '../register/registration'
 import type { BlockBook } from '../stores/block/book'
 import type { Layer } from './layer'
+import type { ProofNote } from './proof-notes'
 import type { Pull } from './pull'
 import type { Sheet, Torn } from './sheet'
 import type { Standard } from './standards'
@@ -56,6 +57,8 @@ export interface EditionState {
   /** The approved proof of each layer that has one; the last layer's is the BAT. */
   standards: Standard[]
   earlierStandards: { layerId: string; pullId: string; reason: string }[]
+  /** How proofs came out, each as it was judged last. */
+  proofNotes: ProofNote[]
   /** Size of each series once numbers were given. */
   seriesSize: Partial<Record<Series, number>>
   amendments: ({ size: number; reason: string; at: string } & Doer)[]
@@ -89,6 +92,7 @@ export function emptyEdition(stream: string): EditionState {
     adjustments: [],
     standards: [],
     earlierStandards: [],
+    proofNotes: [],
     seriesSize: {},
     amendments: [],
     startedAt: '',

@@ -13,6 +13,7 @@ import { destroyPrint } from '../edition/acts/destroy-print'
 import { drawRegister } from '../edition/acts/draw-register'
 import { findExposure } from '../edition/acts/find-exposure'
 import { giveNumbers } from '../edition/acts/give-numbers'
+import { judgeProof } from '../edition/acts/judge-proof'
 import { judgePull } from '../edition/acts/judge-pull'
 import { namePrinters } from '../edition/acts/name-printers'
 import { planBlend } from '../edition/acts/plan-blend'
@@ -99,6 +100,7 @@ const editionActs = [
   planBlend,
   pull,
   judgePull,
+  judgeProof,
   voidPull,
   restorePull,
   settleDispute,

@@ -14,12 +14,12 @@ interface Row {
 }
 
 /** Signs that the search of the database would take for wildcards. */
-const literally = (word: string) => `%${word.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`
+const literally = (word: string) => `%${word.replaceAll(/[~%_]/g, (sign) => `~${sign}`)}%`
 
 /** The set-ups of a press, newest first; every word asked for stands in what was set: edition, layer, block, packing, note. */
 export async function usesOf(room: Pressroom, pressId: string, search: string): Promise<UsesReply> {
   const words = search.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, 6)
-  const asked = words.map((_, i) => `AND lower(data) LIKE $${i + 2} ESCAPE '\\'`).join(' ')
+  const asked = words.map((_, i) => `AND lower(data) LIKE $${i + 2} ESCAPE '~'`).join(' ')
   const found = await rows<Row>(
     room.db.reader,
     `SELECT position, actor, via, occurred_at, data FROM events

@@ -1,3 +1,5 @@
+import type { ProofSaid } from '#core/edition/proof-notes'
+import { type Grade, grades } from '#core/press/dial-in'
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator'
 import {
   type AdjustmentKind,
@@ -32,6 +34,17 @@ export class PullTap extends Judgement {
   @IsBoolean() wetOnWet!: boolean
   @IsInt() @Min(0) setupSeq!: number
   @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(64, { each: true }) batchIds!: string[]
+}
+
+export class JudgeProof implements ProofSaid {
+  @IsString() @Length(1, 64) pullId!: string
+  @OrNull() @IsIn(grades) pressure!: Grade | null
+  @OrNull() @IsIn(grades) ink!: Grade | null
+  @IsInt() @Min(1) @Max(60) charges!: number
+  @IsInt() @Min(1) @Max(60) passes!: number
+  @IsBoolean() newsprint!: boolean
+  @OrNull() @IsString() @Length(1, 100) pictureId!: string | null
+  @IsString() @MaxLength(500) note!: string
 }
 
 export class JudgePull extends Judgement {

@@ -31,13 +31,7 @@ watchDebounced([search], () => void load(), 200)
 <template>
   <div>
     <div class="fields">
-      <VTextField
-        v-model="search"
-        class="wide"
-        label="Find a set-up"
-        placeholder="edition, layer, block, packing"
-        clearable
-      />
+      <VTextField v-model="search" class="wide" label="Find a set-up" placeholder="edition, layer, block, packing" />
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-else-if="uses?.length === 0" class="soft">

@@ -1,28 +1,46 @@
 <script setup lang="ts">
-import { isLive, pullOf } from '#core/edition/pull'
+import { pullOf } from '#core/edition/pull'
+import { setupInForce } from '#core/edition/layer'
 import { standardOf, standardWord } from '#core/edition/standards'
+import { readingWords } from '#core/press/screws'
+import { proofPath } from '#core/run/proof-path'
 import { date } from '~/drawings/words'
-import { strokesOf } from '~/drawings/tally'
 
 const edition = useEdition()
-const session = useSession()
+const supplies = useSupplies()
 const { layerId, layer } = useLayerChoice()
+onMounted(() => void supplies.load())
 const reason = ref('')
-const chosen = ref<string | null>(null)
-const strokes = computed(() =>
-  strokesOf(edition.state!, layerId.value, edition.isStored, session.nameOf).filter((stroke) => stroke.kind !== 'pull'),
-)
-const proofs = computed(() =>
-  edition.state!.pulls.filter((pull) => isLive(pull) && pull.kind === 'proof' && pull.layerId === layerId.value),
-)
+const steps = computed(() => proofPath(edition.state!, layerId.value))
+const picked = ref<string | null>(null)
+/** The proof that is judged: the one picked, else the newest. */
+const chosen = computed({
+  get: () =>
+    steps.value.some(({ pull }) => pull.pullId === picked.value)
+      ? picked.value
+      : (steps.value.at(-1)?.pull.pullId ?? null),
+  set: (pullId) => {
+    picked.value = pullId
+  },
+})
+const step = computed(() => steps.value.find(({ pull }) => pull.pullId === chosen.value))
 const standard = computed(() => standardOf(edition.state!, layerId.value))
 const approved = computed(() => (standard.value ? pullOf(edition.state!, standard.value.pullId) : undefined))
 const word = computed(() => standardWord(edition.state!, layerId.value))
 const earlier = computed(() => edition.state!.earlierStandards.filter((one) => one.layerId === layerId.value))
 const numberOf = (pullId: string) => pullOf(edition.state!, pullId)?.ordinal
-const screwWords = ({ turns, divisions }: { turns: number; divisions: number }) =>
-  `${turns} ${turns === 1 ? 'turn' : 'turns'} ${divisions}`
-const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq === seq)?.setup
+const setting = computed(() => layer.value?.setups.find(({ seq }) => seq === approved.value?.setupSeq)?.setup)
+const press = computed(() => {
+  const id = layer.value ? setupInForce(layer.value)?.pressId : undefined
+  return supplies.presses.find((one) => one.id === id) ?? null
+})
+const disabled = computed(() => !!edition.state!.closedAt || !edition.isTheirs)
+
+async function approve() {
+  if (!step.value) return
+  await edition.tap('approve-proof', { pullId: step.value.pull.pullId, layerId: layerId.value, reason: reason.value })
+  reason.value = ''
+}
 </script>
 
 <template>
@@ -33,14 +51,27 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
         <h2>Proofs of {{ layer?.name }}</h2>
         <p>on newsprint first, changing one thing at a time</p>
       </div>
-      <template v-if="strokes.length > 0">
-        <TallyDrawing v-model:chosen="chosen" :strokes="strokes" label="Proofs and warm-up" />
-        <p class="pull-said">{{ strokes.find((stroke) => stroke.key === chosen)?.sentence }}</p>
-      </template>
-      <TeachStep v-else
+      <TeachStep v-if="steps.length === 0"
         ><NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">Go to the bench</NuxtLink
         ><span class="soft">and pull one with <kbd>P</kbd>.</span></TeachStep
       >
+      <template v-else>
+        <ProofPath v-model="chosen" :steps="steps" :standard-word="word" />
+        <div class="halves">
+          <ProofJudged v-if="step" :step="step" :disabled="disabled">
+            <VBtn v-if="!step.isStandard" class="quiet" :disabled="disabled" @click="approve"
+              >Make it the {{ word }}</VBtn
+            >
+          </ProofJudged>
+          <NextProof :steps="steps" :press="press" :edition-id="edition.id" :layer-id="layerId" />
+        </div>
+        <VTextField
+          v-if="approved && step && !step.isStandard"
+          v-model="reason"
+          class="apart"
+          :label="`Why the ${word} is replaced`"
+        />
+      </template>
     </section>
     <section class="part">
       <div class="part-head">
@@ -53,52 +84,19 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
           }}
         </p>
       </div>
-      <p v-if="approved" class="standing">
+      <p v-if="approved">
         The {{ word }} is <strong>pull {{ approved.ordinal }}</strong
         >, set on {{ date(standard!.at)
-        }}<template v-if="setupOf(approved.setupSeq)"
-          >, on {{ setupOf(approved.setupSeq)!.pressName }}, left
-          {{ screwWords(setupOf(approved.setupSeq)!.left) }}</template
+        }}<template v-if="setting"
+          >, on {{ setting.pressName
+          }}<template v-if="setting.left.turns || setting.left.divisions"
+            >, left {{ readingWords(setting.left) }}, right {{ readingWords(setting.right) }}</template
+          ></template
         >.
       </p>
-      <p v-else class="soft standing">
-        None yet. {{ proofs.length > 0 ? 'Choose it among the proofs below.' : 'It is chosen among the proofs.' }}
+      <p v-else class="soft">
+        None yet. {{ steps.length > 0 ? 'Choose it among the proofs above.' : 'It is chosen among the proofs.' }}
       </p>
-      <VTextField
-        v-if="approved && proofs.length > 1"
-        v-model="reason"
-        :label="`Why the ${word} is replaced`"
-        class="reason"
-      />
-      <table v-if="proofs.length > 0" v-columns class="ruled">
-        <thead>
-          <tr>
-            <th>Pull</th>
-            <th>Proof</th>
-            <th>On</th>
-            <th>Press</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="pull in proofs" :key="pull.pullId">
-            <td>{{ pull.ordinal }}</td>
-            <td>{{ pull.proofKind }}</td>
-            <td>{{ pull.sheetIds.length ? `sheet ${pull.sheetIds.join(', ')}` : 'proof paper' }}</td>
-            <td>{{ setupOf(pull.setupSeq)?.pressName ?? '' }}</td>
-            <td class="number">
-              <strong v-if="standard?.pullId === pull.pullId">{{ word }}</strong>
-              <VBtn
-                v-else
-                class="quiet"
-                :disabled="!!edition.state!.closedAt"
-                @click="edition.tap('approve-proof', { pullId: pull.pullId, layerId, reason })"
-                >{{ word === 'BAT' ? 'Right to print' : 'Approve' }}</VBtn
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
       <ul v-if="earlier.length > 0" class="soft earlier">
         <li v-for="old in earlier" :key="old.pullId">
           Before: pull {{ numberOf(old.pullId) }}, replaced: {{ old.reason }}
@@ -109,15 +107,19 @@ const setupOf = (seq: number) => layer.value?.setups.find((setup) => setup.seq =
 </template>
 
 <style scoped>
-.standing {
-  margin-bottom: 12px;
-}
-.reason {
-  max-width: 420px;
-  margin-bottom: 10px;
+.halves {
+  display: grid;
+  grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr);
+  gap: 20px 36px;
+  margin-top: 22px;
 }
 .earlier {
   margin-top: 10px;
-  font-size: 0.88rem;
+  font-size: 0.92rem;
+}
+@media (max-width: 900px) {
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

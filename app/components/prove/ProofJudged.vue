@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { type Grade, grades } from '#core/press/dial-in'
+import type { ProofStep } from '#core/run/proof-path'
+import { figured } from '~/drawings/words'
+import { gradeWords, inkWords, pressureWords } from '~/drawings/grades'
+
+/** One proof, judged in a sentence: its impression, its ink, what it was rolled up with, its picture. */
+const props = defineProps<{ step: ProofStep; disabled: boolean }>()
+const emit = defineEmits<{ kept: [] }>()
+const edition = useEdition()
+const { busy, fault, giving } = useGiving()
+const sending = useGiving()
+const standing = () => ({
+  pressure: gradeValue(props.step.test.pressure),
+  ink: gradeValue(props.step.test.ink),
+  charges: props.step.test.quantities.charges,
+  passes: props.step.test.quantities.passes,
+  paper: props.step.test.isNewsprint ? 'newsprint' : 'good',
+  pictureId: props.step.note?.pictureId ?? null,
+  note: props.step.note?.note ?? '',
+})
+const form = useFollowing(standing, () => props.step.pull.pullId)
+const isChanged = computed(() => !sameContent(form.value, standing()))
+function gradeValue(grade: Grade | null): string {
+  return grade === null ? '' : String(grade)
+}
+const gradeOf = (value: string) => (value === '' ? null : (Number(value) as Grade))
+const optionsOf = (words: Record<Grade, string>) => [
+  { value: '', title: 'not judged yet' },
+  ...grades.map((grade) => ({ value: String(grade), title: words[grade] })),
+]
+const papers = [
+  { value: 'newsprint', title: 'newsprint' },
+  { value: 'good', title: 'good paper' },
+]
+
+async function choose(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  await sending.giving(async () => {
+    form.value.pictureId = (await sendPicture(file)).id
+  })
+  input.value = ''
+}
+
+async function keep() {
+  const { pressure, ink, charges, passes, paper, pictureId, note } = form.value
+  const said = {
+    pullId: props.step.pull.pullId,
+    pressure: gradeOf(pressure),
+    ink: gradeOf(ink),
+    charges,
+    passes,
+    newsprint: paper === 'newsprint',
+    pictureId,
+    note,
+  }
+  if (await giving(() => edition.give('judge-proof', said))) emit('kept')
+}
+</script>
+
+<template>
+  <form class="judged" @submit.prevent="keep">
+    <p class="sentence">
+      Proof {{ step.pull.ordinal }}: the impression is
+      <SaidValue
+        v-model="form.pressure"
+        label="Impression"
+        kind="choice"
+        :options="optionsOf(pressureWords)"
+        :words="gradeWords(pressureWords, gradeOf(form.pressure))"
+        :disabled="disabled"
+      />, the ink
+      <SaidValue
+        v-model="form.ink"
+        label="Ink"
+        kind="choice"
+        :options="optionsOf(inkWords)"
+        :words="gradeWords(inkWords, gradeOf(form.ink))"
+        :disabled="disabled"
+      />.
+    </p>
+    <p class="customs">
+      It is on
+      <SaidValue
+        v-model="form.paper"
+        label="Proof paper"
+        kind="choice"
+        :options="papers"
+        :words="form.paper === 'newsprint' ? 'newsprint' : 'good paper'"
+        :disabled="disabled || step.pull.sheetIds.length > 0"
+      />, rolled with
+      <SaidValue
+        v-model="form.charges"
+        label="Charges"
+        :min="1"
+        :max="60"
+        unit="charges"
+        :words="figured(form.charges, 'charge')"
+        :disabled="disabled"
+      />
+      and
+      <SaidValue
+        v-model="form.passes"
+        label="Passes"
+        :min="1"
+        :max="60"
+        unit="passes"
+        :words="figured(form.passes, 'pass', 'passes')"
+        :disabled="disabled"
+      />. Noted:
+      <SaidValue
+        v-model="form.note"
+        label="Note on the proof"
+        kind="text"
+        :longest="500"
+        :words="form.note || 'nothing'"
+        :disabled="disabled"
+      />.
+    </p>
+    <label v-if="!disabled" class="soft file"
+      >{{ form.pictureId ? 'Another picture of it' : 'A picture of it' }}
+      <input type="file" accept="image/*" @change="choose"
+    /></label>
+    <p v-if="sending.busy.value" class="soft" role="status">The picture is handed in …</p>
+    <p v-if="sending.fault.value || fault" class="trouble" role="alert">{{ sending.fault.value || fault }}</p>
+    <div class="buttons">
+      <VBtn type="submit" :disabled="disabled || !isChanged" :loading="busy">Keep the judgement</VBtn>
+      <slot />
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.judged {
+  display: grid;
+  gap: 10px;
+}
+.sentence {
+  font-size: 1.3rem;
+}
+.file {
+  font-size: 0.9rem;
+}
+</style>
