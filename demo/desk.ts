@@ -234,8 +234,10 @@ export class EditionInHand {
     for (let i = 0; i < proofs; i++)
       last = await this.wait(minutes + 2).pull(layer, null, { kind: 'proof', proofKind: 'WP' })
     if (last) await this.judge(last, 0, 0)
-    if (sheetId !== null)
+    if (sheetId !== null) {
       last = await this.wait(minutes + 2).pull(layer, sheetId, { kind: 'proof', proofKind: 'WP', wetOnWet: true })
+      await this.judge(last, 0, 0, { newsprint: false })
+    }
     const layerId = this.layers[layer]!
     if (last && (layer === 0 || sheetId !== null))
       await this.give('approve-proof', { pullId: last, layerId, reason: '' })

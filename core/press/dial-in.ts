@@ -123,16 +123,17 @@ export function nextTest(tests: readonly ProofTest[], quantity: Quantity, step: 
   if (bracket.contradict.length > 0) return { kind: 'contradiction', proofs: bracket.contradict }
   if (bracket.right !== null) return { kind: 'right', value: bracket.right }
   const { light, heavy } = bracket
-  const toStep = (value: number) => Math.round(value / step) * step
+  // In whole steps from where one has been: those are the marks of the screw, whatever the stack is high.
+  const toStep = (value: number, from: number) => from + Math.round((value - from) / step + 1e-9) * step
   if (light !== null && heavy !== null) {
-    const middle = toStep((light + heavy) / 2)
+    const middle = toStep((light + heavy) / 2, light)
     return middle > light + 1e-9 && middle < heavy - 1e-9
       ? { kind: 'try', value: middle }
       : { kind: 'between', light, heavy }
   }
   const further = 2 * lastStep(tests, quantity, step)
-  if (light !== null) return { kind: 'try', value: toStep(light + further) }
-  if (heavy !== null) return { kind: 'try', value: Math.max(0, toStep(heavy - further)) }
+  if (light !== null) return { kind: 'try', value: toStep(light + further, light) }
+  if (heavy !== null) return { kind: 'try', value: Math.max(0, toStep(heavy - further, heavy)) }
   return { kind: 'unknown' }
 }
 

@@ -31,4 +31,10 @@ test('proofs are a path: judged in a sentence, the next setting told, one of the
   await page.getByLabel('Why the standard is replaced').fill('the good paper decides')
   await page.getByRole('button', { name: 'Make it the standard' }).click()
   await expect(page.getByText('Before: pull 6, replaced: the good paper decides')).toBeVisible()
+
+  // The gap to try is carried to the press.
+  await page.getByRole('link', { name: 'Set the press to it' }).click()
+  await expect(page.getByRole('button', { name: 'Gap below the stack: 0.72 mm' })).toBeVisible()
+  await page.getByRole('button', { name: 'Set the press' }).click()
+  await expect(page.getByText('It stands so')).toBeVisible()
 })

@@ -45,8 +45,19 @@ const lines = computed(() => {
   return asked.flatMap((quantity) => {
     const next = nextTest(tests.value, quantity, stepOf(quantity))
     if (next.kind === 'unknown') return []
-    return [{ quantity, words: words(quantity, next), carried: bracketOf(tests.value, quantity).fromNewsprint }]
+    return [
+      {
+        quantity,
+        words: words(quantity, next),
+        carried: next.kind === 'try' && bracketOf(tests.value, quantity).fromNewsprint,
+      },
+    ]
   })
+})
+/** The gap to try is carried to the press. */
+const gap = computed(() => {
+  const next = nextTest(tests.value, 'nip', nipStep.value)
+  return lines.value[0]?.quantity === 'nip' && next.kind === 'try' ? Math.round(next.value * 1000) / 1000 : null
 })
 const tangled = computed(() => props.steps.filter(({ isTangled }) => isTangled).map(({ pull }) => pull.ordinal))
 </script>
@@ -67,7 +78,10 @@ const tangled = computed(() => props.steps.filter(({ isTangled }) => isTangled).
       thing at once, and so {{ tangled.length === 1 ? 'tells' : 'tell' }} of none. Change one thing at a time.
     </p>
     <p>
-      <NuxtLink :to="`/editions/${editionId}/press?layer=${layerId}`">Set the press</NuxtLink> ·
+      <NuxtLink :to="`/editions/${editionId}/press?layer=${layerId}${gap === null ? '' : `&gap=${gap}`}`">{{
+        gap === null ? 'Set the press' : 'Set the press to it'
+      }}</NuxtLink>
+      ·
       <NuxtLink :to="`/bench/${editionId}?layer=${layerId}`">Pull the next proof</NuxtLink>
     </p>
   </div>

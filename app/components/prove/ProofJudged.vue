@@ -81,44 +81,46 @@ async function keep() {
         :disabled="disabled"
       />.
     </p>
-    <p class="customs">
-      It is on
-      <SaidValue
-        v-model="form.paper"
-        label="Proof paper"
-        kind="choice"
-        :options="papers"
-        :words="form.paper === 'newsprint' ? 'newsprint' : 'good paper'"
-        :disabled="disabled || step.pull.sheetIds.length > 0"
-      />, rolled with
-      <SaidValue
-        v-model="form.charges"
-        label="Charges"
-        :min="1"
-        :max="60"
-        unit="charges"
-        :words="figured(form.charges, 'charge')"
-        :disabled="disabled"
-      />
-      and
-      <SaidValue
-        v-model="form.passes"
-        label="Passes"
-        :min="1"
-        :max="60"
-        unit="passes"
-        :words="figured(form.passes, 'pass', 'passes')"
-        :disabled="disabled"
-      />. Noted:
-      <SaidValue
-        v-model="form.note"
-        label="Note on the proof"
-        kind="text"
-        :longest="500"
-        :words="form.note || 'nothing'"
-        :disabled="disabled"
-      />.
-    </p>
+    <div class="customs">
+      <p>
+        It is on
+        <SaidValue
+          v-model="form.paper"
+          label="Proof paper"
+          kind="choice"
+          :options="papers"
+          :words="form.paper === 'newsprint' ? 'newsprint' : 'good paper'"
+          :disabled="disabled || step.pull.sheetIds.length > 0"
+        />, rolled with
+        <SaidValue
+          v-model="form.charges"
+          label="Charges"
+          :min="1"
+          :max="60"
+          unit="charges"
+          :words="figured(form.charges, 'charge')"
+          :disabled="disabled"
+        />
+        and
+        <SaidValue
+          v-model="form.passes"
+          label="Passes"
+          :min="1"
+          :max="60"
+          unit="passes"
+          :words="figured(form.passes, 'pass', 'passes')"
+          :disabled="disabled"
+        />. Noted:
+        <SaidValue
+          v-model="form.note"
+          label="Note on the proof"
+          kind="text"
+          :longest="500"
+          :words="form.note || 'nothing'"
+          :disabled="disabled"
+        />.
+      </p>
+    </div>
     <label v-if="!disabled" class="soft file"
       >{{ form.pictureId ? 'Another picture of it' : 'A picture of it' }}
       <input type="file" accept="image/*" @change="choose"

@@ -56,13 +56,13 @@ const isRight = ({ note }: ProofStep) => note?.pressure === 0 && note.ink === 0
 .path {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(116px, 1fr));
-  gap: 18px 0;
+  gap: 0;
 }
 .path > li {
   display: grid;
-  grid-template-rows: minmax(44px, auto) 58px auto auto;
-  align-content: start;
-  padding-right: 12px;
+  grid-row: span 4;
+  grid-template-rows: subgrid;
+  padding: 8px 12px 8px 0;
 }
 .changed {
   display: grid;

@@ -19,6 +19,12 @@ const others = computed(() =>
   edition.state!.layers.filter((other) => other.id !== layerId.value && setupInForce(other) !== null),
 )
 const earlier = computed(() => layer.value?.setups.slice(0, -1).reverse() ?? [])
+/** A gap that the proofs recommend comes with the way here. */
+const wanted = Number(useRoute().query.gap)
+if (wanted > 0) {
+  form.value.nip = wanted
+  pressForm.changed()
+}
 /** Nothing was set on the press after this. */
 const stands = computed(() => {
   const last = press.value?.last
