@@ -18,7 +18,8 @@ const only = (files, ...banned) => ({
 const floors = [
   ['units', 'drawing', 'print'],
   ['ground'],
-  ['paper', 'block', 'ink', 'plan', 'register', 'cost'],
+  ['paper', 'block', 'ink', 'plan', 'register', 'cost', 'press'],
+  ['finder'],
   ['stores'],
   ['edition'],
   ['run'],

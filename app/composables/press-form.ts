@@ -51,6 +51,10 @@ export function usePressForm(layer: Ref<Layer | undefined>) {
   })
   const standing = () => asOf(setup.value)
   const form = useFollowing(standing, () => layer.value?.id)
+  /** What was kept is shown as it was kept. */
+  function kept(): void {
+    form.value = standing()
+  }
   const isChanged = computed(() => setup.value === null || !sameContent(form.value, standing()))
   /** “As for the second layer”: its packing, paper and gap; the screws are reckoned for this block. */
   function takeFrom(other: Layer): void {
@@ -129,6 +133,7 @@ export function usePressForm(layer: Ref<Layer | undefined>) {
     guessedSheet,
     form,
     isChanged,
+    kept,
     takeFrom,
     press,
     stack,

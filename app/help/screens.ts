@@ -122,6 +122,16 @@ export const screens: Record<string, ScreenHelp> = {
       ['play', 'what a screw loses when it is turned back; a setting is always come at from above'],
     ],
   },
+  finder: {
+    says: 'From what is seen on a print to its likely cause and one thing to try. At an edition what is tried is settled by the next pulls; by itself it is there to teach with.',
+    keys: sentenceKeys,
+    words: [
+      [
+        'stays in one place',
+        'the same fault within a thumb’s breadth on three of five pulls: then look at block, packing and bed first',
+      ],
+    ],
+  },
   office: {
     says: 'People, customs and the ledger of the room. What the manager changes here counts from now on.',
   },

@@ -1,6 +1,7 @@
 import type { EditionPasses, Passes } from '../plan/shop-record'
 import type { EditionState } from './state'
 import { tallied, talliedUnder } from './tally'
+import { trialsOf } from './trials'
 
 /**
  * What an edition's ledger says: every live pull of its layers by the one who pulled it (a doubtful one is still alive),
@@ -20,6 +21,7 @@ export function passesOf(state: EditionState): EditionPasses {
     printers,
     finishing: { passed: tallied(state, 'finished'), rejected: tallied(state, 'lost in finishing') },
     faults: Object.fromEntries(talliedUnder(state, 'fault ')),
+    trials: trialsOf(state),
     proofs: state.layers
       .slice(1)
       .reduce(

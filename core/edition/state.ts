@@ -11,6 +11,7 @@ import type { ProofNote } from './proof-notes'
 import type { Pull } from './pull'
 import type { Sheet, Torn } from './sheet'
 import type { Standard } from './standards'
+import type { Trial } from './trials'
 
 export interface Adjustment {
   id: string
@@ -59,6 +60,8 @@ export interface EditionState {
   earlierStandards: { layerId: string; pullId: string; reason: string }[]
   /** How proofs came out, each as it was judged last. */
   proofNotes: ProofNote[]
+  /** Remedies that were tried, oldest first. */
+  trials: Trial[]
   /** Size of each series once numbers were given. */
   seriesSize: Partial<Record<Series, number>>
   amendments: ({ size: number; reason: string; at: string } & Doer)[]
@@ -93,6 +96,7 @@ export function emptyEdition(stream: string): EditionState {
     standards: [],
     earlierStandards: [],
     proofNotes: [],
+    trials: [],
     seriesSize: {},
     amendments: [],
     startedAt: '',

@@ -35,6 +35,7 @@ import { splitSheet } from '../edition/acts/split-sheet'
 import { spoilSheet } from '../edition/acts/spoil-sheet'
 import { startEdition } from '../edition/acts/start-edition'
 import { tear } from '../edition/acts/tear'
+import { tryRemedy } from '../edition/acts/try-remedy'
 import { useBlock } from '../edition/acts/use-block'
 import { voidAdjustment } from '../edition/acts/void-adjustment'
 import { voidPull } from '../edition/acts/void-pull'
@@ -101,6 +102,7 @@ const editionActs = [
   pull,
   judgePull,
   judgeProof,
+  tryRemedy,
   voidPull,
   restorePull,
   settleDispute,

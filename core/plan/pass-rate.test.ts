@@ -11,6 +11,7 @@ const record = (passed: number, rejected: number, printers = {}): ShopRecord => 
   finishing: { passed: 58, rejected: 2 },
   proofs: { layers: 0, sheets: 0 },
   faults: {},
+  trials: {},
 })
 
 describe('a pass rate', () => {
@@ -136,6 +137,7 @@ describe('the shop’s record', () => {
       finishing: { passed: 5, rejected: 1 },
       proofs: { layers: 2, sheets: 3 },
       faults,
+      trials: { 'salt: one more pass': { worked: passed > 10 ? 2 : 1, tried: 3 } },
     })
     const past = {
       id: 'x',
@@ -160,6 +162,7 @@ describe('the shop’s record', () => {
       finishing: { passed: 40, rejected: 4 },
       proofs: { layers: 4, sheets: 6 },
       faults: { salt: 3, lap: 1 },
+      trials: { 'salt: one more pass': { worked: 3, tried: 6 } },
     })
     expect(recordWithout(all, edition(7, 3, { lap: 1, salt: 1 }))).toEqual(gatherRecord([edition(20, 2)], [past]))
   })

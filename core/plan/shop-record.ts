@@ -1,3 +1,4 @@
+import { together, type TrialRecord, without } from '../print/remedies'
 import type { PastEdition } from './past-editions'
 import type { Method } from './plan'
 import type { Work } from './work'
@@ -18,6 +19,8 @@ export interface EditionPasses {
   proofs: ProofsTaken
   /** How often each fault was named. */
   faults: Record<string, number>
+  /** What was tried against them. */
+  trials: TrialRecord
 }
 
 /** Sheets that proofs took out of the stack, and of how many layers, the first of each edition left out. */
@@ -32,6 +35,7 @@ export interface ShopRecord {
   finishing: Passes
   proofs: ProofsTaken
   faults: Record<string, number>
+  trials: TrialRecord
 }
 
 export const noRecord: ShopRecord = {
@@ -39,6 +43,7 @@ export const noRecord: ShopRecord = {
   finishing: { passed: 0, rejected: 0 },
   proofs: { layers: 0, sheets: 0 },
   faults: {},
+  trials: {},
 }
 
 function add(to: Passes, more: Passes, sign = 1): void {
@@ -60,6 +65,7 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
   const finishing: Passes = { passed: 0, rejected: 0 }
   const proofs: ProofsTaken = { layers: 0, sheets: 0 }
   const faults: Record<string, number> = {}
+  let trials: TrialRecord = {}
   const lineFor = (method: Method, work: Work) => {
     let line = methods.find((known) => known.method === method && known.work === work)
     if (!line) methods.push((line = { method, work, passes: { passed: 0, rejected: 0 }, printers: {} }))
@@ -75,12 +81,13 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
     proofs.layers += edition.proofs.layers
     proofs.sheets += edition.proofs.sheets
     addFaults(faults, edition.faults)
+    trials = together(trials, edition.trials)
   }
   for (const edition of past) {
     add(lineFor(edition.method, edition.work).passes, { passed: edition.passed, rejected: edition.rejected })
     add(finishing, { passed: edition.finished, rejected: edition.lost })
   }
-  return { methods, finishing, proofs, faults }
+  return { methods, finishing, proofs, faults, trials }
 }
 
 /** The record without one edition's own share, which is reckoned by itself. */
@@ -103,5 +110,5 @@ export function recordWithout(record: ShopRecord, own: EditionPasses): ShopRecor
   }
   const faults = { ...record.faults }
   addFaults(faults, own.faults, -1)
-  return { methods, finishing, proofs, faults }
+  return { methods, finishing, proofs, faults, trials: without(record.trials, own.trials) }
 }

@@ -31,7 +31,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 9
+export const summaryVersion = 10
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25

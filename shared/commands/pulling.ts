@@ -36,6 +36,12 @@ export class PullTap extends Judgement {
   @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(64, { each: true }) batchIds!: string[]
 }
 
+export class TryRemedy {
+  @IsString() @Length(1, 64) layerId!: string
+  @IsString() @Length(1, 40) fault!: string
+  @IsString() @MaxLength(120) remedy!: string
+}
+
 export class JudgeProof implements ProofSaid {
   @IsString() @Length(1, 64) pullId!: string
   @OrNull() @IsIn(grades) pressure!: Grade | null

@@ -54,6 +54,7 @@ import {
   NamePullWithReason,
   PullTap,
   SettleDispute,
+  TryRemedy,
   VoidAdjustment,
 } from './pulling'
 import {
@@ -110,6 +111,7 @@ const requests = requestsFor({
   pull: PullTap,
   'judge-pull': JudgePull,
   'judge-proof': JudgeProof,
+  'try-remedy': TryRemedy,
   'void-pull': NamePullWithReason,
   'restore-pull': NamePull,
   'settle-dispute': SettleDispute,

@@ -78,6 +78,7 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'POST backups/index': { whom: 'staff' },
   'GET stores': { whom: 'people' },
   'GET floor': { whom: 'people' },
+  'GET trials': { whom: 'people' },
   'GET find': { path: 'find?text=tide', whom: 'people' },
   'GET past-editions': { path: 'past-editions?method=relief&work=hand', whom: 'people' },
   'GET security-log': { whom: 'staff' },

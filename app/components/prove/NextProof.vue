@@ -82,7 +82,8 @@ const tangled = computed(() => props.steps.filter(({ isTangled }) => isTangled).
         gap === null ? 'Set the press' : 'Set the press to it'
       }}</NuxtLink>
       ·
-      <NuxtLink :to="`/bench/${editionId}?layer=${layerId}`">Pull the next proof</NuxtLink>
+      <NuxtLink :to="`/bench/${editionId}?layer=${layerId}`">Pull the next proof</NuxtLink> ·
+      <NuxtLink :to="`/finder?edition=${editionId}&layer=${layerId}`">Fault finder</NuxtLink>
     </p>
   </div>
 </template>

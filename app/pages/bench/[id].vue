@@ -122,6 +122,11 @@ useBenchKeys(acts, likely, () => {
           :asked="asked"
           @name="acts.nameFault"
           @done="panel = 'none'"
+          @help="
+            navigateTo(
+              `/finder?edition=${id}&layer=${bench.layerId.value}&fault=${bench.last.value?.faults.at(-1) ?? ''}`,
+            )
+          "
         />
         <AdjustPanel v-else-if="panel === 'adjust'" @adjust="acts.adjust" />
         <MorePanel

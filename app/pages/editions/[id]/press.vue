@@ -48,8 +48,10 @@ const asReckoned = computed(() => form.value.left === null && form.value.right =
 
 async function set() {
   if (!form.value.pressId) return void (setting.fault.value = 'Choose the press first, or add it under Presses.')
-  if (await setting.giving(() => edition.give('set-press', { layerId: layerId.value, ...pressForm.data() })))
-    await supplies.load()
+  const set = { layerId: layerId.value, ...pressForm.data() }
+  if (!(await setting.giving(() => edition.give('set-press', set)))) return
+  pressForm.kept()
+  await supplies.load()
 }
 </script>
 
