@@ -114,10 +114,20 @@ const hasWord = (name: string, word: string) =>
     .split(/\s+/)
     .some((part) => part.startsWith(word))
 
+/** Editions whose sheets are meant: those whose title has every word whole, else those in which each begins a word. */
+function meant(words: readonly string[], lines: readonly Line[]): string[] {
+  const editions = lines.filter(({ kind }) => kind === 'edition')
+  const whole = editions.filter(({ title }) => {
+    const own = title.toLowerCase().split(/[^\p{L}\p{N}]+/u)
+    return words.every((word) => own.includes(word.toLowerCase()))
+  })
+  return (whole.length > 0 ? whole : editions).map(({ stream }) => stream)
+}
+
 async function sheetsIn(room: Pressroom, wanted: Asked, lines: readonly Line[]): Promise<Found[]> {
   const editions =
     wanted.words.length > 0
-      ? lines.filter(({ kind }) => kind === 'edition').map(({ stream }) => stream)
+      ? meant(wanted.words, lines)
       : (
           await rows<{ stream: string }>(
             room.db.reader,

@@ -78,3 +78,14 @@ it('follows a change of name', async () => {
   expect(await found('harbour')).toEqual([])
   expect((await found('weigh'))[0]!.words).toBe('Weigh House')
 })
+
+it('looks into the edition whose title has every word whole, before those in which each begins one', async () => {
+  await client.edition(3, 'Pier 1')
+  await client.edition(3, 'Pier 10')
+  const sheets = async (text: string) => (await lines(text)).filter((line) => line.startsWith('sheet: '))
+  expect(await sheets('sheet 2 pier 1')).toEqual(['sheet: sheet 2 of Pier 1, blank'])
+  expect((await sheets('sheet 2 pie')).sort()).toEqual([
+    'sheet: sheet 2 of Pier 1, blank',
+    'sheet: sheet 2 of Pier 10, blank',
+  ])
+})
