@@ -57,7 +57,9 @@ describe('a remedy that was tried', () => {
     const give = (more: object) =>
       table.give('try-remedy', { layerId: table.layer, fault: 'salt', remedy: 'one card more', ...more }).refusal?.code
     expect(give({ layerId: 'none' })).toBe('unknown-layer')
-    expect(give({ remedy: ' ' })).toBe('remedy-missing')
+    expect(give({ remedy: ' ' })).toBe('unknown-remedy')
+    expect(give({ fault: 'rim' })).toBe('unknown-remedy')
+    expect(give({ fault: 'handling' })).toBe('unknown-remedy')
     expect(give({ fault: 'no such fault' })).toBe('unknown-fault')
     expect(give({})).toBeUndefined()
   })

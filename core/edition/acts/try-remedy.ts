@@ -2,6 +2,7 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
+import { causesOf } from '../../print/causes'
 import { layerOf } from '../layer'
 import { unknownFault, unknownLayer } from '../refusals'
 import { edition } from '../stream'
@@ -24,7 +25,11 @@ export const tryRemedy = defineAct(edition, 'try-remedy', theirs, {
   events: [remedyTried],
   rule: ({ edition }, data: Tried, { commandId }) => {
     if (!layerOf(edition, data.layerId)) return unknownLayer()
-    if (data.remedy.trim() === '') return refuse('remedy-missing', 'Say what was tried.', 'remedy')
-    return unknownFault([data.fault], 'fault') ?? [remedyTried.on(edition, { trialId: commandId, ...data })]
+    const unknown = unknownFault([data.fault], 'fault')
+    if (unknown) return unknown
+    // The room's record is kept by remedy and sent with every edition: it holds what the studio knows, and no free text.
+    if (!causesOf[data.fault]?.some(({ remedies }) => remedies.includes(data.remedy)))
+      return refuse('unknown-remedy', 'That is not among the remedies for this fault. Choose one of them.', 'remedy')
+    return [remedyTried.on(edition, { trialId: commandId, ...data })]
   },
 })
