@@ -47,7 +47,7 @@ const gradeOf = (test: ProofTest, quantity: Quantity) =>
 const near = (a: number, b: number) => Math.abs(a - b) < 1e-9
 
 /** What differs between two proofs. */
-export function changedBetween(before: ProofTest, after: ProofTest): Quantity[] {
+function changedBetween(before: ProofTest, after: ProofTest): Quantity[] {
   return quantities.filter((quantity) => !near(before.quantities[quantity], after.quantities[quantity]))
 }
 
