@@ -76,7 +76,9 @@ function happening(state: EditionState, { type, data }: Pick<Thrown, 'type' | 'd
   const parts = split && split.parts.length === 0 ? [state.sheets.length + 1, state.sheets.length + 2] : []
   // A pull has the id of its command, which is used once.
   const isPull = type === 'pulled' || type === 'pull-disputed'
-  const own = type === 'sheet-split' ? { parts } : isPull ? { pullId: `p${state.pulls.length + 1}` } : {}
+  // Split again it would lose the parts it has, which the rule refuses: such an event finds no sheet.
+  const again = split && parts.length === 0 ? { sheetId: 999 } : {}
+  const own = type === 'sheet-split' ? { parts, ...again } : isPull ? { pullId: `p${state.pulls.length + 1}` } : {}
   const given = { ...data, ...own }
   const seq = state.seq + 1
   return { stream: state.stream, seq, type, version: 1, actor: `a${seq % 2}`, occurredAt: `t${seq}`, data: given }
