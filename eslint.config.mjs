@@ -19,10 +19,10 @@ const floors = [
   ['units', 'drawing', 'print'],
   ['ground'],
   ['paper', 'block', 'ink', 'plan', 'register', 'cost', 'press'],
-  ['finder'],
+  ['finder', 'care'],
   ['stores'],
   ['edition'],
-  ['run'],
+  ['run', 'station'],
   ['house'],
 ]
 

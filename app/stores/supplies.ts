@@ -5,7 +5,17 @@ import { api } from '~/composables/api'
 
 /** Paper lots, ink batches and presses to choose from. */
 export const useSupplies = defineStore('supplies', () => {
-  const stores = ref<StoresReply>({ lots: [], batches: [], tubs: [], presses: [], rollers: [], drawer: [] })
+  const stores = ref<StoresReply>({
+    lots: [],
+    batches: [],
+    tubs: [],
+    presses: [],
+    stations: [],
+    rollers: [],
+    drawer: [],
+    cleaners: [],
+    careRules: [],
+  })
 
   async function load(): Promise<void> {
     stores.value = await api<StoresReply>('/api/stores')
@@ -19,5 +29,8 @@ export const useSupplies = defineStore('supplies', () => {
     presses: computed(() => stores.value.presses),
     rollers: computed(() => stores.value.rollers),
     drawer: computed(() => stores.value.drawer),
+    stations: computed(() => stores.value.stations),
+    cleaners: computed(() => stores.value.cleaners),
+    careRules: computed(() => stores.value.careRules),
   }
 })

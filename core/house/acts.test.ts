@@ -12,7 +12,7 @@ const stores = readdirSync(folder('stores'), { withFileTypes: true }).filter((en
 
 describe('the list of acts', () => {
   it('holds every file of the folders of acts, under its own name', () => {
-    const files = ['edition', ...stores.map(({ name }) => `stores/${name}`)].flatMap((place) =>
+    const files = ['edition', 'station', ...stores.map(({ name }) => `stores/${name}`)].flatMap((place) =>
       readdirSync(folder(`${place}/acts`)).map((file) => file.replace(/\.ts$/, '')),
     )
     expect([...actOf.keys()].sort()).toEqual(files.sort())

@@ -42,6 +42,12 @@ import { voidPull } from '../edition/acts/void-pull'
 import { withdrawNumbers } from '../edition/acts/withdraw-numbers'
 import { withdrawSigning } from '../edition/acts/withdraw-signing'
 import type { AnyAct, AnyEvent, DataOf } from '../ground/act'
+import { closeSession } from '../station/acts/close-session'
+import { openSession } from '../station/acts/open-session'
+import { ownTask } from '../station/acts/own-task'
+import { raiseTask } from '../station/acts/raise-task'
+import { setStation } from '../station/acts/set-station'
+import { solveTask } from '../station/acts/solve-task'
 import { addInk } from '../stores/batch/acts/add-ink'
 import { drawInk } from '../stores/batch/acts/draw-ink'
 import { keepBatch } from '../stores/batch/acts/keep-batch'
@@ -68,6 +74,8 @@ import { addPerson } from '../stores/studio/acts/add-person'
 import { changePerson } from '../stores/studio/acts/change-person'
 import { retirePacking } from '../stores/studio/acts/retire-packing'
 import { retireRoller } from '../stores/studio/acts/retire-roller'
+import { setCareRule } from '../stores/studio/acts/set-care-rule'
+import { setCleaner } from '../stores/studio/acts/set-cleaner'
 import { setPacking } from '../stores/studio/acts/set-packing'
 import { setRoller } from '../stores/studio/acts/set-roller'
 import { setSeriesFormat } from '../stores/studio/acts/set-series-format'
@@ -151,6 +159,12 @@ const storeActs = [
   findZero,
   ratePress,
   takeDown,
+  setStation,
+  openSession,
+  closeSession,
+  raiseTask,
+  ownTask,
+  solveTask,
   setUp,
   setStudio,
   addPastEditions,
@@ -160,6 +174,8 @@ const storeActs = [
   retireRoller,
   setPacking,
   retirePacking,
+  setCleaner,
+  setCareRule,
   addPerson,
   changePerson,
 ] as const

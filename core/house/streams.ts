@@ -5,6 +5,8 @@ import { type Context, type Decision, type Happening, streamKind } from '../grou
 import { folding } from '../ground/fold'
 import { refuse } from '../ground/refusal'
 import { isStaff } from '../ground/who'
+import type { StationState } from '../station/state'
+import { station } from '../station/stream'
 import type { BatchState } from '../stores/batch/state'
 import { batch } from '../stores/batch/stream'
 import type { BlockState } from '../stores/block/state'
@@ -19,9 +21,10 @@ import type { TubState } from '../stores/tub/state'
 import { tub } from '../stores/tub/stream'
 import { actOf, eventOf } from './acts'
 
-export type StreamState = EditionState | BlockState | LotState | BatchState | TubState | PressState | StudioState
+export type StreamState =
+  EditionState | BlockState | LotState | BatchState | TubState | PressState | StationState | StudioState
 
-const all = [edition, block, lot, batch, tub, press, studio] as const
+const all = [edition, block, lot, batch, tub, press, station, studio] as const
 
 /** The kinds of stream there are. */
 export const streamKinds: readonly string[] = all.map((stream) => stream.kind)

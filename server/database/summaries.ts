@@ -13,6 +13,7 @@ import type { BatchState } from '#core/stores/batch/state'
 import type { BlockState } from '#core/stores/block/state'
 import type { LotState } from '#core/stores/lot/state'
 import type { TubState } from '#core/stores/tub/state'
+import type { StationState } from '#core/station/state'
 import type { PressState } from '#core/stores/press/state'
 import { stateWord } from '#core/edition/stops'
 import { pieceSize } from '#core/paper/piece'
@@ -25,13 +26,14 @@ import type {
   EditionSummary,
   LotSummary,
   PressSummary,
+  StationSummary,
   TubSummary,
 } from '#shared/replies/replies'
 import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 10
+export const summaryVersion = 11
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -145,6 +147,11 @@ function pressSummary(state: PressState): PressSummary {
   return { id: streamId(stream), ...press }
 }
 
+export function stationSummary(state: StationState): StationSummary {
+  const { stream, ...station } = state
+  return { id: streamId(stream), ...station }
+}
+
 /** An edition is found by who signs it, how it is made, and its papers and presses too. */
 const wordsOf = ({ plan, torn, layers }: EditionState) => [
   plan?.artist ?? null,
@@ -188,6 +195,9 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
       )
     case 'press':
       return row((state as PressState).name, '', pressSummary(state as PressState))
+    case 'station':
+      // A press has its own line.
+      return row((state as StationState).name, '', stationSummary(state as StationState))
     default:
       return null
   }

@@ -6,6 +6,7 @@ import type {
   EditionsReply,
   LotSummary,
   PressSummary,
+  StationSummary,
   StoresReply,
   TubSummary,
 } from '#shared/replies/replies'
@@ -77,12 +78,14 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
 }
 
 export async function readStores(room: Pressroom): Promise<StoresReply> {
-  const [lots, batches, tubs, presses, studio] = await Promise.all([
+  const [lots, batches, tubs, presses, stations, studio] = await Promise.all([
     summariesOf<LotSummary>(room.db.reader, 'lot'),
     summariesOf<BatchSummary>(room.db.reader, 'batch'),
     summariesOf<TubSummary>(room.db.reader, 'tub'),
     summariesOf<PressSummary>(room.db.reader, 'press'),
+    summariesOf<StationSummary>(room.db.reader, 'station'),
     room.ledger.read<StudioState>('studio'),
   ])
-  return { lots, batches, tubs, presses, rollers: studio.rollers, drawer: studio.drawer }
+  const { rollers, drawer, cleaners, careRules } = studio
+  return { lots, batches, tubs, presses, stations, rollers, drawer, cleaners, careRules }
 }

@@ -3,12 +3,13 @@ import { rows } from '../database/connections'
 import { listEditions } from './editions'
 import type { Pressroom } from './pressroom'
 import { readShort } from './short'
+import { readStations } from './stations'
 
 const sinceShown = 12 * 3600_000
 
 /** What is happening now, and what waits for a person. */
 export async function readFloor(room: Pressroom, now: number): Promise<FloorReply> {
-  const { editions } = await listEditions(room, { limit: 200 })
+  const [{ editions }, stations] = await Promise.all([listEditions(room, { limit: 200 }), readStations(room)])
   const open = editions.filter((edition) => edition.state !== 'closed')
   const running = room.pulledLately
     .since(now - sinceShown)
@@ -22,6 +23,12 @@ export async function readFloor(room: Pressroom, now: number): Promise<FloorRepl
       room.db.reader,
       `SELECT state, count(*) AS editions FROM summaries WHERE kind = 'edition' GROUP BY state`,
     ),
+    sessions: stations
+      .flatMap(({ id, name, open }) => (open ? [{ stationId: id, name, by: open.by, at: open.at }] : []))
+      .sort((a, b) => a.at.localeCompare(b.at)),
+    tasks: stations
+      .flatMap(({ id, name, tasks }) => tasks.map((task) => ({ ...task, stationId: id, station: name })))
+      .sort((a, b) => a.at.localeCompare(b.at)),
   }
 }
 

@@ -41,13 +41,8 @@ function whose(room: Pressroom, { person, signIn }: Sender, request: CommandRequ
 export async function takeCommand(room: Pressroom, sender: Sender, request: CommandRequest): Promise<CommandReply> {
   const checked = checkedData(request)
   if ('refusal' in checked) throw failure(checked.refusal)
-  const {
-    pictureId: own,
-    reading,
-    card,
-  } = checked.value as { pictureId?: string | null; reading?: { pictureId: string } | null; card?: Card | null }
-  const pictureId = own ?? reading?.pictureId
-  if (pictureId && !room.pictures.has(pictureId))
+  const { card } = checked.value as { card?: Card | null }
+  if (picturesIn(checked.value).some((id) => !room.pictures.has(id)))
     throw failure({
       code: 'unknown-picture',
       field: 'pictureId',
@@ -90,6 +85,14 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
         room.log.note({ kind: 'not allowed', person: person.id, device: station, detail: request.type })
       throw failure(answer.refusal)
   }
+}
+
+/** Every picture that a command names, wherever in its data. */
+function picturesIn(value: unknown): string[] {
+  if (typeof value !== 'object' || value === null) return []
+  return Object.entries(value).flatMap(([key, inner]) =>
+    key === 'pictureId' && typeof inner === 'string' ? [inner] : picturesIn(inner),
+  )
 }
 
 /** What the act is given, when there is such an act on a stream of that kind and its data is in shape. */

@@ -58,6 +58,16 @@ import {
   VoidAdjustment,
 } from './pulling'
 import {
+  CloseSession,
+  OpenSession,
+  OwnTask,
+  RaiseTask,
+  SetCareRule,
+  SetCleaner,
+  SetStation,
+  SolveTask,
+} from './stations'
+import {
   AddLot,
   AddPastEditions,
   BuyPaper,
@@ -154,6 +164,12 @@ const requests = requestsFor({
   'find-zero': FindZero,
   'rate-press': RatePress,
   'take-down': TakeDown,
+  'set-station': SetStation,
+  'open-session': OpenSession,
+  'close-session': CloseSession,
+  'raise-task': RaiseTask,
+  'own-task': OwnTask,
+  'solve-task': SolveTask,
   'set-studio': SetStudio,
   'add-past-editions': AddPastEditions,
   'withdraw-past-edition': WithdrawPastEdition,
@@ -162,6 +178,8 @@ const requests = requestsFor({
   'retire-roller': RetireRoller,
   'set-packing': SetPacking,
   'retire-packing': RetirePacking,
+  'set-cleaner': SetCleaner,
+  'set-care-rule': SetCareRule,
 })
 
 /** What each command of a browser must look like, by type. */

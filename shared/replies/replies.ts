@@ -1,3 +1,6 @@
+import type { CareRule } from '#core/care/cards'
+import type { Cleaner } from '#core/care/cleaning'
+import type { PastSession, StationState, Task, Used } from '#core/station/state'
 import type { LedgerEvent } from '#core/ground/envelope'
 import type { EditionState } from '#core/edition/state'
 import type { StudioSettings, StudioState } from '#core/stores/studio/state'
@@ -202,6 +205,16 @@ export interface UsesReply {
   uses: PressUse[]
 }
 
+export type StationSummary = Omit<StationState, 'stream'> & { id: string }
+
+/** One station of the room: what was used in the session that is open, and its sessions before, newest first. */
+export interface StationReply {
+  station: StationSummary
+  /** In the open session so far. */
+  used: Used
+  sessions: PastSession[]
+}
+
 export type PressSummary = Omit<PressState, 'stream'> & { id: string }
 
 export interface StoresReply {
@@ -211,6 +224,10 @@ export interface StoresReply {
   presses: PressSummary[]
   rollers: Roller[]
   drawer: DrawerPiece[]
+  /** Stations at which anything was done or that were set up, presses among them. */
+  stations: StationSummary[]
+  cleaners: Cleaner[]
+  careRules: CareRule[]
 }
 
 /** One thing that was found, in the words of the room. */
@@ -236,6 +253,10 @@ export interface FloorReply {
   /** Paper and ink that do not last. */
   short: { what: string; why: string; to: string }[]
   counts: { state: string; editions: number }[]
+  /** Who is at which station, the longest there first. */
+  sessions: { stationId: string; name: string; by: string; at: string }[]
+  /** What is dirty, broken or low in the room, the oldest first. */
+  tasks: (Task & { stationId: string; station: string })[]
 }
 
 /** What a scale shows. Grams are null while it is unplugged. */

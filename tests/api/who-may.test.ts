@@ -74,6 +74,7 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'POST editions/[id]/hand-out': { whom: 'people' },
   'GET editions/index': { whom: 'people' },
   'GET presses/[id]/uses': { whom: 'people' },
+  'GET stations/[id]': { whom: 'people' },
   'GET backups/index': { whom: 'staff' },
   'POST backups/index': { whom: 'staff' },
   'GET stores': { whom: 'people' },

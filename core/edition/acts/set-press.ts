@@ -1,10 +1,8 @@
 import { defineAct, defineEvent } from '../../ground/act'
-import type { Role } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
-import { isStaff } from '../../ground/who'
 import { type Packing, type PressSetting, settingDefaults } from '../../press/stack'
+import { notTheirs } from '../../stores/press/fault'
 import { pressUsed } from '../../stores/press/events/press-used'
-import type { PressUsers } from '../../stores/press/state'
 import { press } from '../../stores/press/stream'
 import { editLayer } from '../edit'
 import { layerOf, type PressSetup } from '../layer'
@@ -36,9 +34,6 @@ const pressSet = defineEvent(
   ],
 )
 
-const mayUse = (users: PressUsers, role: Role) =>
-  users === 'everybody' || isStaff(role) || (users === 'members' && role === 'member')
-
 /** The press is set up for a layer: packing and screws. */
 export const setPress = defineAct(edition, 'set-press', theirs, {
   needs: (data: Setting) => ({ press: press.of(data.pressId) }),
@@ -48,14 +43,8 @@ export const setPress = defineAct(edition, 'set-press', theirs, {
     if (!layer) return unknownLayer()
     if (press.name === '')
       return refuse('unknown-press', 'That press is not here. Add it first, or choose another.', 'pressId')
-    if (!mayUse(press.users, role))
-      return refuse(
-        'press-not-theirs',
-        press.users === 'staff'
-          ? `${press.name} is set up by staff. Ask one of them to.`
-          : `${press.name} is set up by members and staff. Ask one of them to.`,
-        'pressId',
-      )
+    const others = notTheirs(press, role)
+    if (others) return others
     return [
       pressSet.on(edition, { layerId, setup: { pressId, pressName: press.name, ...setting } }),
       pressUsed.on(press, {

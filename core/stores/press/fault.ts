@@ -1,6 +1,8 @@
 import { type Fault, type Refused, refuse } from '../../ground/refusal'
+import type { Role } from '../../ground/envelope'
+import { isStaff } from '../../ground/who'
 import { pressWays } from '../../press/kinds'
-import type { PressDescription } from './state'
+import type { PressDescription, PressState } from './state'
 
 /** Why a press cannot be described like this, or null. */
 export function pressFault({ name, kind, divisions, pitch }: PressDescription): Fault | null {
@@ -18,3 +20,15 @@ export function pressFault({ name, kind, divisions, pitch }: PressDescription): 
 
 export const noScrews = (name: string): Refused =>
   refuse('no-screws', `${name} has no screws; it is set by its packing.`)
+
+/** Why a press is not for somebody of that role, or null. */
+export function notTheirs({ name, users }: Pick<PressState, 'name' | 'users'>, role: Role): Refused | null {
+  if (users === 'everybody' || isStaff(role) || (users === 'members' && role === 'member')) return null
+  return refuse(
+    'press-not-theirs',
+    users === 'staff'
+      ? `${name} is set up by staff. Ask one of them to.`
+      : `${name} is set up by members and staff. Ask one of them to.`,
+    'pressId',
+  )
+}

@@ -1,3 +1,5 @@
+import type { CareRule } from '../../care/cards'
+import type { Cleaner } from '../../care/cleaning'
 import type { Role } from '../../ground/envelope'
 import type { Roller } from '../../ink/roller'
 import type { PastEdition } from '../../plan/past-editions'
@@ -46,6 +48,10 @@ export interface StudioState extends StudioSettings {
   rollers: Roller[]
   /** Packing for every press of the room. */
   drawer: DrawerPiece[]
+  /** What ink is washed off with, by its family. */
+  cleaners: Cleaner[]
+  /** The studio's own rules beside the care cards. */
+  careRules: CareRule[]
   people: Record<string, { role: Role; active: boolean }>
 }
 
@@ -62,6 +68,8 @@ export function emptyStudio(stream = 'studio'): StudioState {
     seriesFormats: [],
     rollers: [],
     drawer: [],
+    cleaners: [],
+    careRules: [],
     people: {},
   }
 }

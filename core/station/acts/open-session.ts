@@ -1,0 +1,64 @@
+import { defineAct } from '../../ground/act'
+import { streamId } from '../../ground/envelope'
+import { refuse } from '../../ground/refusal'
+import { anyone } from '../../ground/who'
+import { notTheirs } from '../../stores/press/fault'
+import { press } from '../../stores/press/stream'
+import { sessionClosed } from '../events/session-closed'
+import { sessionOpened } from '../events/session-opened'
+import { taskRaised } from '../events/task-raised'
+import { taskSolved } from '../events/task-solved'
+import { type AsFound, nothingUsed } from '../state'
+import { station } from '../stream'
+import { tasksFrom } from '../tasks'
+
+interface Opening extends AsFound {
+  /** The press, when the station is one: its own id. */
+  pressId: string | null
+  /** Whoever had it open has gone, and did not close. */
+  over: boolean
+}
+
+/** Somebody takes a place over, and says how it was found. */
+export const openSession = defineAct(station, 'open-session', anyone, {
+  needs: ({ pressId }: Opening) =>
+    (pressId === null ? {} : { press: press.of(pressId) }) as { press: ReturnType<typeof press.of> },
+  events: [sessionOpened, sessionClosed, taskRaised, taskSolved],
+  rule: (seen, { pressId, over, ...found }: Opening, { personId, role, commandId }) => {
+    const { station } = seen
+    const itsPress = pressId !== null && pressId === streamId(station.stream) ? seen.press : null
+    if (itsPress ? itsPress.name === '' : station.name === '' || !station.isUsed)
+      return refuse(
+        'unknown-station',
+        'That station is not in the room any more. See which are under Presses.',
+        'pressId',
+      )
+    const others = itsPress && notTheirs(itsPress, role)
+    if (others) return others
+    if (station.open?.by === personId)
+      return refuse('already-open', 'Your session is open here already. Close it when you leave.')
+    if (station.open && !over)
+      return refuse(
+        'session-open',
+        'Somebody else’s session is open here. If they have gone, say so, and yours is opened; theirs stands as left open.',
+        'over',
+      )
+    return [
+      ...(station.open
+        ? [
+            sessionClosed.on(station, {
+              how: 'taken over',
+              items: [],
+              washed: [],
+              used: nothingUsed,
+              stock: '',
+              note: '',
+              pictureId: null,
+            }),
+          ]
+        : []),
+      sessionOpened.on(station, { sessionId: commandId, ...found }),
+      ...tasksFrom(station, found.items, [], commandId),
+    ]
+  },
+})
