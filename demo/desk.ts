@@ -52,8 +52,8 @@ export class EditionInHand {
   private piece: PiecePlan | null = null
 
   constructor(
-    private readonly desk: Desk,
-    private readonly by: string,
+    readonly desk: Desk,
+    readonly by: string,
     public at: number,
   ) {
     this.stream = `edition:${desk.newId(at)}`

@@ -1,5 +1,6 @@
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
+import { arrive } from './stations'
 import { packing, type Stores, underLever } from './stores'
 
 const day = 24 * 60 * 60_000
@@ -43,8 +44,10 @@ export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promis
   await edition.sheet(stores.laid, { width: 230, height: 160 }, 32)
   await edition.block('key block', 'hard lino', 23.3)
   await edition.tear(stores.laid, 7, 28)
+  const leave = await arrive(edition, stores.long)
   await edition.prove(0, 1, 3)
   await edition.run(0, upTo(1, 26), { 5: 'd salt', 8: '+', 15: 'r slur', 19: 'b', 24: 'p' }, 3)
+  await leave(edition.wait(25))
   await edition.wait(3 * 24 * 60).dry(0, upTo(1, 26))
   await finish(
     edition,
@@ -88,8 +91,10 @@ export async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<
     },
   })
   await edition.tear(stores.board, 6, 22)
+  const leave = await arrive(edition, stores.platen, ['packing'], 'a card of somebody else’s on the bed')
   await edition.prove(0, 2, 2)
   await edition.run(0, upTo(1, 22), { 7: 'd hickey', 12: 'r fill', 20: 'd pale' }, 4)
+  await leave(edition.wait(20))
   await edition.wait(2 * 24 * 60).dry(
     0,
     upTo(1, 22).filter((id) => id !== 12),
@@ -107,8 +112,10 @@ export async function tideTable(desk: Desk, by: string, stores: Stores): Promise
   await edition.sheet(stores.kozo, { width: 240, height: 180 }, 35)
   await edition.block('key block', 'soft-cut lino', 4.8, { transfer: 'toner face down' })
   await edition.tear(stores.kozo, 4, 16)
+  const leave = await arrive(edition, stores.long)
   await edition.prove(0, 1, 2)
   await edition.run(0, upTo(1, 16), { 6: 'r crease', 11: '+' }, 3)
+  await leave(edition.wait(15), { note: 'The felt was damp; it hangs over the rail.' }, ['packing'])
   await edition.wait(3 * 24 * 60).dry(0, upTo(1, 16))
   await finish(
     edition,

@@ -2,6 +2,7 @@ import { rollUpDefaults } from '#core/ink/roll-up'
 import { netLoftFirst, netLoftSecond, netLoftThird } from './block-pictures'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
+import { arrive } from './stations'
 import { packing, rollers, type Stores, underHand } from './stores'
 
 const day = 24 * 60 * 60_000
@@ -78,6 +79,7 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
   })
   const [thirdProof, ...third] = second.filter((_, i) => i !== 4 && i !== 19).reverse()
   edition.at = desk.now - 2.6 * hour
+  await arrive(edition, stores.long, ['roller', 'hidden'], 'the large soft roller has rust red on its frame')
   await setUp(2)
   await edition.prove(2, 1, 0, 4, thirdProof)
   await edition.run(
@@ -116,6 +118,7 @@ export async function ferryClock(desk: Desk, by: string, stores: Stores): Promis
   await edition.block('sky block', 'vinyl', 4)
   await edition.block('key block', 'hard lino', 4.8)
   await edition.tear(stores.kozo, 6, 24)
+  const leave = await arrive(edition, stores.long)
   await edition.wait(20).pull(0, null, { kind: 'warm-up' })
   const underLong = (nip: number) =>
     edition.press(0, stores.long, { packing, block: { name: 'sky block', thickness: 4 }, sheet: 0.12 }, nip)
@@ -128,6 +131,15 @@ export async function ferryClock(desk: Desk, by: string, stores: Stores): Promis
   await edition.judge(await proof(), 0, 1, { charges: 3, passes: 3 })
   await edition.judge(await proof(), 0, 0, { charges: 3 })
   await edition.judge(await proof(1), -1, 0, { charges: 3, newsprint: false, note: 'the kozo takes more' })
+  await leave(
+    edition.wait(10),
+    {
+      washed: [],
+      note: 'Had to run for the ferry.',
+      problems: [{ kind: 'broken', what: 'the left screw grinds between the second and third turn', pictureId: null }],
+    },
+    ['hidden'],
+  )
 }
 
 /** A large print from three blocks, by hand, that loses more than it can afford. */

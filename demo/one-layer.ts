@@ -1,5 +1,6 @@
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
+import { arrive } from './stations'
 import { type Stores, underLever } from './stores'
 
 /** A single layer in black, half way through its pulls, at the platen now. */
@@ -31,6 +32,7 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
     formatId: 'harbour-set',
   })
   await edition.tear(stores.laid, 10, 38)
+  await arrive(edition, stores.platen)
   await edition.prove(0, 2, 2, 2)
   await edition.run(0, upTo(1, 20), { 14: 'd pale', 15: '+', 18: 'r salt' }, 3.4)
 }

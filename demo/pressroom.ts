@@ -3,6 +3,7 @@ import type { Desk } from './desk'
 import { bakeryDoor, tideTable, tinRoofs } from './finished'
 import { ferryClock, netLoftStairs, slackWater, weighbridge } from './many-layers'
 import { eveningClass, harbourScales } from './one-layer'
+import { equipStations } from './stations'
 import { rollers, stock } from './stores'
 
 const day = 24 * 60 * 60_000
@@ -66,6 +67,7 @@ export async function fillPressroom(desk: Desk): Promise<void> {
     { id: 'harbour-set', name: 'Harbour set', topLine: 30, footLine: 37.5, mat: { width: 220, height: 160 } },
     desk.now - 39 * day,
   )
+  await equipStations(desk, manager, oona)
   await bakeryDoor(desk, manager, stores)
   await tideTable(desk, oona, stores)
   await tinRoofs(desk, merle, stores)

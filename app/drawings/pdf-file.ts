@@ -32,7 +32,7 @@ function draw(pdf: jsPDF, shape: Shape): void {
   ends.forEach(([x, y], i) => pdf.line(shape.points[i]![0], shape.points[i]![1], x, y))
 }
 
-function newPdf(width: number, height: number, title: string): jsPDF {
+export function newPdf(width: number, height: number, title: string): jsPDF {
   const pdf = new jsPDF({
     unit: 'mm',
     format: [width, height],

@@ -122,6 +122,14 @@ export const screens: Record<string, ScreenHelp> = {
       ['play', 'what a screw loses when it is turned back; a setting is always come at from above'],
     ],
   },
+  'stations-id': {
+    says: 'A press or another station as the next person finds it: who is there, how it was left, what is to be done. Open your session when you come, close it when you leave.',
+    keys: sentenceKeys,
+    words: [
+      ['session', 'the time one person has a station, from how it was found to how it is left'],
+      ['as it seems', 'closed by staff for someone who left it open'],
+    ],
+  },
   finder: {
     says: 'From what is seen on a print to its likely cause and one thing to try. At an edition what is tried is settled by the next pulls; by itself it is there to teach with.',
     keys: sentenceKeys,

@@ -58,6 +58,7 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
       <p v-if="!isPrivate" class="who">
         Without HTTPS others in the network can read along, and the bench cannot start while the server is away.
       </p>
+      <LeftOpen />
       <FindDialog v-model="finding" />
       <KeysDialog v-model="keysShown" />
       <main id="content" tabindex="-1"><slot /></main>

@@ -6,6 +6,7 @@ import { faults } from '#core/print/faults'
 import { together, type TrialRecord } from '#core/print/remedies'
 import { likelyFaults } from '#core/run/likely-faults'
 import { situationOf } from '#core/run/situation'
+import { washedAt } from '#core/station/state'
 import { ago } from '~/drawings/words'
 
 /** From what is seen on a print to its likely cause and one thing to try; at an edition, or by itself to teach with. */
@@ -46,12 +47,14 @@ onMounted(async () => {
 watch([state, () => supplies.lots], ([now]) => {
   if (!now || !layer.value) return
   const lot = supplies.lots.find(({ id }) => id === now.piece?.lotId)
+  const pressId = layer.value.setups.at(-1)?.setup.pressId
+  const station = supplies.stations.find(({ id }) => id === pressId)
   const batchId = layer.value.zones.find((zone) => zone.batchId)?.batchId
   situation.value = situationOf(now, layerId, {
     family: supplies.batches.find(({ id }) => id === batchId)?.family ?? null,
     damp: lot?.damp ?? null,
-    byHand:
-      supplies.presses.find(({ id }) => id === layer.value!.setups.at(-1)?.setup.pressId)?.kind === 'by hand' || null,
+    byHand: supplies.presses.find(({ id }) => id === pressId)?.kind === 'by hand' || null,
+    washedAt: station ? washedAt(station) : null,
   })
 })
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FloorReply } from '#shared/replies/replies'
 import type { Stroke } from '~/drawings/tally'
+import { isLeftOpen } from '~/drawings/sessions'
 import { ago, chanceWords, figured, howLong } from '~/drawings/words'
 
 useHead({ title: 'The floor · Ample Tally' })
@@ -116,6 +117,18 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
             </li>
           </ul>
         </section>
+        <section v-if="floor.sessions.length > 0" class="part" aria-labelledby="there">
+          <div class="part-head"><h2 id="there">Who is where</h2></div>
+          <ul class="there">
+            <li v-for="one in floor.sessions" :key="one.stationId">
+              <NuxtLink :to="`/stations/${one.stationId}`">{{ one.name }}</NuxtLink>
+              {{ session.nameOf(one.by) }}
+              <span :class="isLeftOpen(one.at, now) ? 'warn' : 'soft'">{{
+                isLeftOpen(one.at, now) ? `left open since ${ago(one.at, now)}` : ago(one.at, now)
+              }}</span>
+            </li>
+          </ul>
+        </section>
         <div class="beside">
           <section class="part" aria-labelledby="waiting">
             <div class="part-head"><h2 id="waiting">Waiting for a decision</h2></div>
@@ -136,6 +149,18 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
                 <span class="soft">{{ one.why }}</span>
               </li>
             </ul>
+            <template v-if="floor.tasks.length > 0">
+              <div class="part-head drying"><h2>Dirty, broken or low</h2></div>
+              <ul class="lines decisions">
+                <li v-for="one in floor.tasks" :key="one.id">
+                  <NuxtLink :to="`/stations/${one.stationId}`">{{ one.station }}: {{ one.what }}</NuxtLink>
+                  <span class="soft"
+                    >{{ one.ownerId ? `${session.nameOf(one.ownerId)} sees to it` : 'nobody sees to it yet' }},
+                    {{ ago(one.at, now) }}</span
+                  >
+                </li>
+              </ul>
+            </template>
             <div class="part-head drying"><h2>Drying</h2></div>
             <p v-if="floor.drying.length === 0" class="soft">Nothing dries.</p>
             <ul v-else class="lines decisions">
@@ -202,6 +227,18 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
 .beside .part {
   border-top: 0;
   padding-top: 4px;
+}
+.there {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 32px;
+}
+.there a {
+  font-weight: 600;
+}
+.warn {
+  color: var(--doubtful);
+  font-weight: 600;
 }
 .drying {
   margin-top: 20px;

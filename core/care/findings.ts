@@ -34,7 +34,7 @@ export const findings: Record<FindingKey, { right: string; wrong: string }> = {
   pressure: { right: 'pressure off', wrong: 'pressure left on' },
   bed: { right: 'bed bare, clean and dry', wrong: 'bed not bare, or dirty' },
   packing: { right: 'packing dry and in its place', wrong: 'packing inky, damp or astray' },
-  roller: { right: 'rollers clean and on their backs', wrong: 'a roller is dirty' },
+  roller: { right: 'rollers clean and on their backs', wrong: 'a roller dirty' },
   slab: { right: 'slab clean to its rim', wrong: 'slab dirty' },
   water: { right: 'rollers and slab dry, no water standing', wrong: 'water left standing' },
   hidden: {

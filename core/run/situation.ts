@@ -2,26 +2,30 @@ import { layerNumber, layerOf, setupInForce } from '../edition/layer'
 import { isLive, newestPulls } from '../edition/pull'
 import type { EditionState } from '../edition/state'
 import type { Situation } from '../finder/factors'
-import type { InkFamily } from '../ink/family'
 import { blockOf } from './ink-need'
 
 /** What the ledger knows of how a layer is printed, for the fault finder. */
 export function situationOf(
   state: EditionState,
   layerId: string,
-  known: { family: InkFamily | null; damp: boolean | null; byHand: boolean | null },
+  known: Pick<Situation, 'family' | 'damp'> & {
+    byHand: boolean | null
+    /** Place in the ledger of the last wash at its press, or null. */
+    washedAt: number | null
+  },
 ): Situation {
   const layer = layerOf(state, layerId)
   const work = state.plan?.work
   const isHandWork = work === 'small hand work' || work === 'large hand work'
-  const pulls = newestPulls(state, state.pulls.length, (pull) => isLive(pull) && pull.layerId === layerId).length
+  const pulls = newestPulls(state, state.pulls.length, (pull) => isLive(pull) && pull.layerId === layerId)
+  const { washedAt } = known
   return {
     family: known.family,
     byHand: known.byHand ?? (layer && setupInForce(layer) ? false : isHandWork),
     damp: known.damp,
     block: (layer && blockOf(state, layer)?.block.kind) ?? null,
-    pulls,
-    sinceWash: null,
+    pulls: pulls.length,
+    sinceWash: washedAt === null ? null : pulls.filter(({ position }) => position > washedAt).length,
     layer: Math.max(1, layerNumber(state, layerId)),
     isStaying: false,
   }

@@ -92,3 +92,11 @@ export function emptyStation(stream: string): StationState {
 }
 
 export const nothingUsed: Used = { printed: [], batchIds: [], rollerIds: [] }
+
+/** Place in the ledger of the last time something was washed at a station, or null. */
+export function washedAt({ last }: Pick<StationState, 'last'>): number | null {
+  if (!last) return null
+  const isWashed =
+    last.left.washed.length > 0 || last.left.items.some(({ key, isRight }) => isRight && key === 'roller')
+  return isWashed ? last.left.position : null
+}

@@ -96,7 +96,7 @@ describe('what is not right', () => {
   it('becomes one task, however often it is found, and none once it is found right', () => {
     const { give, as, station } = room()
     give('open-session', { ...opening, items: dirty })
-    expect(station().tasks).toMatchObject([{ kind: 'dirty', finding: 'roller', what: 'a roller is dirty', by: 'p1' }])
+    expect(station().tasks).toMatchObject([{ kind: 'dirty', finding: 'roller', what: 'a roller dirty', by: 'p1' }])
     as('p2')
     give('open-session', { ...opening, items: dirty, over: true })
     expect(station().tasks).toHaveLength(1)

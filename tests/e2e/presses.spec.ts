@@ -37,7 +37,7 @@ test('from a thick block to a thin one on a screw press: the change is told, set
   await expectAccessible(page)
 
   await page.getByRole('link', { name: 'Presses', exact: true }).click()
-  await page.getByRole('link', { name: 'Long press' }).click()
+  await page.getByRole('link', { name: 'Long press', exact: true }).first().click()
   await expect(page.getByText('Slack Water').first()).toBeVisible()
   await page.getByLabel('Find a set-up', { exact: true }).fill('stairs slate')
   await expect(page.getByText('Tide Table')).toHaveCount(0)

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { layerOf, setupInForce } from '#core/edition/layer'
 import { standardWord } from '#core/edition/standards'
 import type { EditionState } from '#core/edition/state'
 import type { ProofKind } from '#core/print/verdicts'
 
 /** What is seldom wanted at the press. */
-defineProps<{
+const props = defineProps<{
   state: EditionState
   layerId: string
   last: { kind: string; rescued: string | null } | undefined
@@ -20,6 +21,10 @@ const proofKind = defineModel<ProofKind>('proofKind', { required: true })
 const onGoodPaper = defineModel<boolean>('onGoodPaper', { required: true })
 const sound = defineModel<boolean>('sound', { required: true })
 const flash = defineModel<boolean>('flash', { required: true })
+const pressId = computed(() => {
+  const layer = layerOf(props.state, props.layerId)
+  return layer ? setupInForce(layer)?.pressId : undefined
+})
 const proofWords = { WP: 'working or trial', SP: 'state', CTP: 'colour trial', progressive: 'progressive' }
 </script>
 
@@ -44,6 +49,7 @@ const proofWords = { WP: 'working or trial', SP: 'state', CTP: 'colour trial', p
     >
     <button type="button" :aria-pressed="onGoodPaper" @click="onGoodPaper = !onGoodPaper">Proofs on good paper</button>
     <button type="button" :disabled="!mayBringBack" @click="emit('bringBack')"><kbd>Z</kbd>Bring back</button>
+    <button v-if="pressId" type="button" @click="navigateTo(`/stations/${pressId}`)">Session at this press</button>
     <button type="button" :aria-pressed="sound" @click="sound = !sound">Sound</button>
     <button type="button" :aria-pressed="flash" @click="flash = !flash">Flash</button>
   </div>

@@ -43,6 +43,7 @@ async function takeDown() {
       <h1>{{ press?.name ?? 'A press' }}</h1>
       <p v-if="press" class="told">{{ pressWays[press.kind].words }}</p>
       <VBtn class="quiet right" to="/presses">All presses</VBtn>
+      <VBtn v-if="press" :to="`/stations/${id}`">Who is at it</VBtn>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-if="loaded && !press" class="trouble" role="alert">

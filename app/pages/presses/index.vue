@@ -24,6 +24,13 @@ onMounted(async () => {
 const today = new Date().toISOString().slice(0, 10)
 const presses = computed(() => [...supplies.presses].sort((a, b) => a.name.localeCompare(b.name)))
 const blank = (): PressDescription => ({ ...pressDefaults, name: '', kind: 'roller bed', divisions: 16 })
+const stationOf = (id: string) => supplies.stations.find((one) => one.id === id)
+const nameOf = (id: string) => supplies.presses.find((press) => press.id === id)?.name ?? stationOf(id)?.name ?? ''
+const tasks = computed(() =>
+  supplies.stations
+    .flatMap(({ id, tasks }) => tasks.map((task) => ({ ...task, stationId: id, station: nameOf(id) })))
+    .sort((a, b) => a.at.localeCompare(b.at)),
+)
 const form = ref(blank())
 const draft = useDraft('new press', form)
 const rateWords = (hour: number | null) =>
@@ -75,6 +82,17 @@ async function add() {
               <span class="soft">set up by {{ session.nameOf(press.standing.by) }} {{ ago(press.standing.at) }}</span>
             </p>
             <p v-else class="soft">Nothing is set up on it.</p>
+            <p v-if="stationOf(press.id)?.open" class="there">
+              <NuxtLink :to="`/stations/${press.id}`">{{ session.nameOf(stationOf(press.id)!.open!.by) }}</NuxtLink>
+              is at it, since {{ ago(stationOf(press.id)!.open!.at) }}
+            </p>
+            <p v-else>
+              <NuxtLink :to="`/stations/${press.id}`">Open a session</NuxtLink
+              ><span v-if="stationOf(press.id)?.last" class="soft"
+                >; left {{ ago(stationOf(press.id)!.last!.left.at) }} by
+                {{ session.nameOf(stationOf(press.id)!.last!.by) }}</span
+              >
+            </p>
           </div>
           <div class="soft">
             <p v-if="press.condition">{{ press.condition }}</p>
@@ -83,6 +101,18 @@ async function add() {
           </div>
         </li>
       </ul>
+    </section>
+    <section v-if="loaded" class="part">
+      <div class="part-head">
+        <h2>To be done</h2>
+        <p>what was found or left dirty, broken or low</p>
+      </div>
+      <p v-if="tasks.length === 0" class="soft">Nothing is dirty, broken or low.</p>
+      <TaskLines :tasks="tasks" @kept="supplies.load()" />
+    </section>
+    <section v-if="loaded" class="part">
+      <div class="part-head"><h2>Other stations</h2></div>
+      <StationsList />
     </section>
     <section v-if="loaded" class="part">
       <div class="part-head">
@@ -103,6 +133,9 @@ async function add() {
 }
 h2 {
   font-size: 1.15rem;
+}
+.there {
+  font-weight: 600;
 }
 .warn {
   color: var(--doubtful);

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+/** A picture from camera or file, handed in as soon as it is chosen. */
+const props = defineProps<{ what: string }>()
+const pictureId = defineModel<string | null>({ required: true })
+const { busy, fault, giving } = useGiving()
+
+async function choose(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  await giving(async () => {
+    pictureId.value = (await sendPicture(file)).id
+  })
+  input.value = ''
+}
+</script>
+
+<template>
+  <div class="choice">
+    <img v-if="pictureId" :src="`/api/pictures/${pictureId}`" :alt="props.what" />
+    <label class="soft"
+      >{{ pictureId ? 'Another picture' : 'A picture' }} of {{ what }}
+      <input type="file" accept="image/*" @change="choose"
+    /></label>
+    <button v-if="pictureId" type="button" @click="pictureId = null">Without it</button>
+    <p v-if="busy" class="soft" role="status">The picture is handed in …</p>
+    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+  align-items: center;
+  font-size: 0.9rem;
+}
+img {
+  height: 64px;
+  border: 1px solid var(--rule);
+}
+button {
+  color: var(--green);
+  text-decoration: underline;
+  min-height: 28px;
+}
+</style>

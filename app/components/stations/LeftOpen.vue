@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { isLeftOpen, moment } from '~/drawings/sessions'
+
+/** Someone who signs in is asked about a session left open, until it is closed or said to go on. */
+const session = useSession()
+const supplies = useSupplies()
+const route = useRoute()
+/** Said to go on, for this sign-in. */
+const going = ref<string[]>([])
+const own = computed(() =>
+  supplies.stations.filter(({ open }) => open && open.by === session.person?.id && isLeftOpen(open.at, Date.now())),
+)
+const asked = computed(() =>
+  own.value.find(({ id, open }) => !going.value.includes(open!.id) && route.path !== `/stations/${id}`),
+)
+const nameOf = (id: string, name: string) => supplies.presses.find((press) => press.id === id)?.name ?? name
+watch(
+  () => session.person?.id,
+  (id) => {
+    going.value = []
+    // Without it, what is left open is seen on the floor.
+    if (id) void supplies.load().catch(() => {})
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <p v-if="asked" class="asked" role="status">
+    Your session at the <strong>{{ nameOf(asked.id, asked.name) }}</strong> is open since {{ moment(asked.open!.at) }}.
+    <NuxtLink :to="`/stations/${asked.id}`">Close it now</NuxtLink>
+    <button type="button" @click="going.push(asked.open!.id)">I am still there</button>
+  </p>
+</template>
+
+<style scoped>
+.asked {
+  border-bottom: 2px solid var(--doubtful);
+  padding: 8px 0;
+  margin-bottom: 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
+}
+button {
+  color: var(--green);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 32px;
+}
+</style>

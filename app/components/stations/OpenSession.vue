@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { checklist, type Finding, type Place } from '#core/care/findings'
+import type { InkFamily } from '#core/ink/family'
+import type { StationSummary } from '#shared/replies/replies'
+
+/** A place is taken over: how it was found, as far as there is time to say. */
+const props = defineProps<{
+  station: StationSummary
+  place: Place
+  /** The inks last used here: they say what to look for. */
+  families: InkFamily[]
+  isPress: boolean
+}>()
+const emit = defineEmits<{ kept: [] }>()
+const session = useSession()
+const { busy, fault, giving } = useGiving()
+const blank = () => ({ items: [] as Finding[], note: '', pictureId: null as string | null })
+const form = ref(blank())
+const draft = useDraft(`open ${props.station.id}`, form)
+const listed = computed(() => checklist(props.place, props.families))
+const isOthers = computed(() => props.station.open !== null)
+
+async function open() {
+  const { id } = props.station
+  const data = { ...form.value, pressId: props.isPress ? id : null, over: isOthers.value }
+  if (!(await giving(() => session.give(`station:${id}`, 'open-session', data)))) return
+  draft.done()
+  form.value = blank()
+  emit('kept')
+}
+</script>
+
+<template>
+  <form @submit.prevent="open">
+    <LookedOver v-model="form.items" :listed="listed" title="As you find it" />
+    <div class="customs">
+      <p>
+        Noted:
+        <SaidValue
+          v-model="form.note"
+          label="Note on how it was found"
+          kind="text"
+          :longest="500"
+          :words="form.note || 'nothing'"
+        />.
+      </p>
+    </div>
+    <PictureChoice v-model="form.pictureId" what="how it was found" />
+    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <div class="buttons">
+      <VBtn type="submit" :loading="busy">{{
+        isOthers ? `${session.nameOf(station.open!.by)} has gone: open my session` : 'Open my session'
+      }}</VBtn>
+      <span class="soft">What is not looked at can stay open.</span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 12px;
+  max-width: 640px;
+}
+</style>

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { taskKinds } from '#core/station/state'
+import type { Problem } from '#core/station/tasks'
+
+/** Something that is to be done is said. */
+const props = defineProps<{ stationId: string }>()
+const emit = defineEmits<{ kept: [] }>()
+const session = useSession()
+const { busy, fault, giving } = useGiving()
+const blank = (): Problem => ({ kind: 'broken', what: '', pictureId: null })
+const form = ref(blank())
+const draft = useDraft(`task ${props.stationId}`, form)
+const kinds = taskKinds.map((kind) => ({ value: kind, title: kind }))
+async function raise() {
+  if (!(await giving(() => session.give(`station:${props.stationId}`, 'raise-task', form.value)))) return
+  draft.done()
+  form.value = blank()
+  emit('kept')
+}
+</script>
+
+<template>
+  <form @submit.prevent="raise">
+    <div class="customs">
+      <p>
+        Something is
+        <SaidValue v-model="form.kind" label="Kind of task" kind="choice" :options="kinds" :words="form.kind" />:
+        <SaidValue
+          v-model="form.what"
+          label="What is to be done"
+          kind="text"
+          :longest="300"
+          :words="form.what || 'say what'"
+        />.
+      </p>
+    </div>
+    <PictureChoice v-model="form.pictureId" what="it" />
+    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Put it on the list</VBtn></div>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 8px;
+  margin-top: 12px;
+}
+</style>

@@ -1,0 +1,30 @@
+import { type Finding, findings } from '#core/care/findings'
+import type { AsLeft } from '#core/station/state'
+
+/** Longer than a printing day: whoever opened it has most likely gone home. */
+const longestDay = 12 * 3600_000
+
+/** True when a session was most likely left open. @param at when it was opened */
+export function isLeftOpen(at: string, now: number): boolean {
+  return now - Date.parse(at) > longestDay || new Date(at).toDateString() !== new Date(now).toDateString()
+}
+
+/** How a place was, in a line: all right, or what was not. */
+export function foundWords(items: readonly Finding[]): string {
+  if (items.length === 0) return 'not looked over'
+  const wrong = items.filter(({ isRight }) => !isRight)
+  return wrong.length === 0 ? 'all right' : wrong.map(({ key }) => findings[key].wrong).join(', ')
+}
+
+/** How a session ended, in a line. */
+export function leftWords({ how, items }: AsLeft, nameOf: (id: string) => string, by: string): string {
+  if (how === 'taken over') return `left open, taken over by ${nameOf(by)}`
+  return how === 'left' ? `left ${foundWords(items)}` : `closed by ${nameOf(by)} as it seemed: ${foundWords(items)}`
+}
+
+/** A moment as one would say it on a list: “Tue 24 November, 18:10”. */
+export function moment(iso: string): string {
+  const at = new Date(iso)
+  const day = at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long' })
+  return `${day}, ${at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
+}

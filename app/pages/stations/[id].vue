@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { careAtPress, type CareKey, careWithInk } from '#core/care/cards'
+import type { Place } from '#core/care/findings'
+import type { InkFamily } from '#core/ink/family'
+import { pressWays } from '#core/press/kinds'
+import { nothingUsed } from '#core/station/state'
+import type { StationReply } from '#shared/replies/replies'
+import { ago, figured } from '~/drawings/words'
+import { foundWords, leftWords } from '~/drawings/sessions'
+
+/** A press or another station as the next person finds it: who is there, how it was left, and the session opened or closed. */
+const route = useRoute()
+const session = useSession()
+const supplies = useSupplies()
+const live = useLive()
+const id = String(route.params.id)
+const told = ref<StationReply | null>(null)
+const trouble = ref('')
+
+async function load() {
+  try {
+    const [reply] = await Promise.all([api<StationReply>(`/api/stations/${id}`), supplies.load()])
+    told.value = reply
+    trouble.value = ''
+  } catch (error) {
+    trouble.value = wordsOf(error)
+  }
+}
+const unlisten = live.listen(
+  ({ stream }) => {
+    if (stream === `station:${id}`) void load()
+  },
+  () => void load(),
+)
+onMounted(load)
+onUnmounted(unlisten)
+
+const press = computed(() => supplies.presses.find((one) => one.id === id) ?? null)
+const station = computed(() => told.value?.station ?? null)
+const name = computed(() => press.value?.name ?? station.value?.name ?? '')
+const place = computed<Place | null>(() => press.value?.kind ?? station.value?.kind ?? null)
+const isThere = computed(() => name.value !== '' && station.value?.isUsed !== false)
+useHead({ title: () => `${name.value || 'A station'} · Ample Tally` })
+
+const familiesOf = (batchIds: readonly string[]): InkFamily[] => [
+  ...new Set(batchIds.flatMap((one) => supplies.batches.find((batch) => batch.id === one)?.family ?? [])),
+]
+const last = computed(() => station.value?.last ?? null)
+const lastFamilies = computed(() => [
+  ...new Set([
+    ...familiesOf(last.value?.left.used.batchIds ?? []),
+    ...(last.value?.left.washed.map(({ family }) => family) ?? []),
+  ]),
+])
+const used = computed(() => told.value?.used ?? nothingUsed)
+const usedFamilies = computed(() => familiesOf(used.value.batchIds))
+const open = computed(() => station.value?.open ?? null)
+const isMine = computed(() => open.value !== null && open.value.by === session.person?.id)
+const mayClose = computed(() => open.value !== null && (isMine.value || session.isStaff))
+const care = computed<CareKey[]>(() => [
+  ...(press.value ? careAtPress(press.value.kind) : []),
+  ...(place.value === 'exposure unit' ? (['ultraviolet'] as const) : []),
+  ...(place.value === 'wash-out' ? (['washing out'] as const) : []),
+  ...(place.value === 'cutting bench' ? (['cutting'] as const) : []),
+  ...(place.value === 'paper cutter' ? (['guillotine'] as const) : []),
+  ...careWithInk(isMine.value ? [] : lastFamilies.value),
+])
+const asItSeems = ref(false)
+</script>
+
+<template>
+  <div>
+    <div class="page-head">
+      <h1>{{ name || 'A station' }}</h1>
+      <p v-if="place" class="told">{{ press ? pressWays[press.kind].words : place }}</p>
+      <VBtn v-if="press" class="quiet right" :to="`/presses/${id}`">The press itself</VBtn>
+      <VBtn class="quiet" :class="{ right: !press }" to="/presses">All presses and stations</VBtn>
+    </div>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <p v-if="told && !isThere" class="trouble" role="alert">
+      That station is not in the room. <NuxtLink to="/presses">See which are</NuxtLink>.
+    </p>
+    <template v-if="station && place && isThere">
+      <section class="part" aria-label="Now">
+        <p class="sentence">
+          <template v-if="open"
+            >{{ isMine ? 'You have' : `${session.nameOf(open.by)} has` }} a session open here since
+            {{ ago(open.at) === 'just now' ? 'just now' : ago(open.at) }}; found
+            {{ foundWords(open.found.items) }}.</template
+          >
+          <template v-else-if="last"
+            >Free. {{ session.nameOf(last.by) }} was here last, {{ ago(last.left.at) }};
+            {{ leftWords(last.left, session.nameOf, last.left.by) }}.</template
+          >
+          <template v-else
+            >Nobody has opened a session here yet. Say how you find it, and who left it so will be known.</template
+          >
+        </p>
+        <p v-if="!open && last?.left.note" class="soft">“{{ last.left.note }}”</p>
+        <p v-if="open && used.printed.length > 0" class="soft">
+          <template v-for="one in used.printed" :key="one.layerId"
+            >{{ one.title }}, {{ one.layerName }}: {{ figured(one.pulls, 'pull') }}.&#32;</template
+          >
+        </p>
+        <CareNotes :cards="care" class="careful" />
+        <OpenSession
+          v-if="!isMine && !asItSeems"
+          :key="`open ${station.seq}`"
+          :station="station"
+          :place="place"
+          :families="lastFamilies"
+          :is-press="press !== null"
+          @kept="load"
+        />
+        <p v-if="!isMine && mayClose">
+          <button type="button" class="link" :aria-expanded="asItSeems" @click="asItSeems = !asItSeems">
+            {{ asItSeems ? 'Leave it open' : 'Close it for them, as it seems' }}
+          </button>
+        </p>
+        <CloseSession
+          v-if="isMine || (mayClose && asItSeems)"
+          :key="open!.id"
+          :station="station"
+          :place="place"
+          :used="used"
+          :families="usedFamilies"
+          @kept="((asItSeems = false), load())"
+        />
+      </section>
+      <section class="part">
+        <div class="part-head"><h2>To be done</h2></div>
+        <p v-if="station.tasks.length === 0" class="soft">Nothing is dirty, broken or low here.</p>
+        <TaskLines :tasks="station.tasks.map((task) => ({ ...task, stationId: id }))" @kept="load" />
+        <RaiseTask :station-id="id" @kept="load" />
+      </section>
+      <section class="part">
+        <div class="part-head"><h2>Who was here</h2></div>
+        <SessionLines :sessions="told!.sessions" />
+      </section>
+      <section class="part">
+        <div class="part-head">
+          <h2>Station card</h2>
+          <p>hung up here, its code opens this page</p>
+        </div>
+        <StationCard :id="id" :name="name" />
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.careful {
+  margin: 10px 0 14px;
+}
+.sentence {
+  font-size: 1.3rem;
+  line-height: 1.45;
+  max-width: 62ch;
+  margin-bottom: 8px;
+}
+.link {
+  color: var(--green);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 32px;
+}
+</style>
