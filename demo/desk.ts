@@ -50,6 +50,8 @@ export class EditionInHand {
   private setupSeq = new Map<string, number>()
   private batches = new Map<string, string>()
   private piece: PiecePlan | null = null
+  /** The picture its next standard is kept with. */
+  proofPicture: string | null = null
 
   constructor(
     readonly desk: Desk,
@@ -233,10 +235,11 @@ export class EditionInHand {
     let last = ''
     for (let i = 0; i < proofs; i++)
       last = await this.wait(minutes + 2).pull(layer, null, { kind: 'proof', proofKind: 'WP' })
-    if (last) await this.judge(last, 0, 0)
+    const pictureId = this.proofPicture
+    if (last) await this.judge(last, 0, 0, { pictureId })
     if (sheetId !== null) {
       last = await this.wait(minutes + 2).pull(layer, sheetId, { kind: 'proof', proofKind: 'WP', wetOnWet: true })
-      await this.judge(last, 0, 0, { newsprint: false })
+      await this.judge(last, 0, 0, { newsprint: false, pictureId })
     }
     const layerId = this.layers[layer]!
     if (last && (layer === 0 || sheetId !== null))

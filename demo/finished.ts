@@ -1,7 +1,8 @@
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
+import { rollUpDefaults } from '#core/ink/roll-up'
 import { arrive } from './stations'
-import { packing, type Stores, underLever } from './stores'
+import { packing, rollers, type Stores, underLever } from './stores'
 
 const day = 24 * 60 * 60_000
 
@@ -42,11 +43,25 @@ export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promis
   await edition.ink(0, stores.black)
   await edition.press(0, stores.long, { packing, block: { name: 'key block', thickness: 23.3 }, sheet: 0.32 })
   await edition.sheet(stores.laid, { width: 230, height: 160 }, 32)
-  await edition.block('key block', 'hard lino', 23.3)
+  const block = await edition.block('key block', 'hard lino', 23.3)
+  await edition.give('set-roll-up', {
+    layerId: edition.layers[0]!,
+    rollUp: {
+      ...rollUpDefaults,
+      roller: rollers[2]!,
+      wiping: 'the lettering’s rim',
+      masks: 'the step',
+      chores: [{ every: 8, what: 'wash the mask' }],
+      zones: [{ zoneId: 'whole', inkedShare: null, wipedShare: 0.02 }],
+    },
+  })
   await edition.tear(stores.laid, 7, 28)
   const leave = await arrive(edition, stores.long)
   await edition.prove(0, 1, 3)
-  await edition.run(0, upTo(1, 26), { 5: 'd salt', 8: '+', 15: 'r slur', 19: 'b', 24: 'p' }, 3)
+  const run = { 5: 'd salt', 8: '+', 15: 'r slur', 19: 'b', 24: 'p' }
+  await edition.run(0, upTo(1, 5), run, 3)
+  await edition.give('try-remedy', { layerId: edition.layers[0]!, fault: 'salt', remedy: 'one more pass' })
+  await edition.run(0, upTo(6, 26), { 3: '+', 10: 'r slur', 14: 'b', 19: 'p' }, 3)
   await leave(edition.wait(25))
   await edition.wait(3 * 24 * 60).dry(0, upTo(1, 26))
   await finish(
@@ -60,6 +75,8 @@ export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promis
   await edition
     .wait(60)
     .give('close', { note: 'Block cancelled with a scored line; one cancellation proof kept in the drawer.' })
+  const reason = 'scored across, edition complete'
+  await desk.give(by, `block:${block}`, 'cancel-block', { reason }, edition.at, 1)
 }
 
 /** A photopolymer print, all pulled and dry, waiting to be curated before its colouring. */
@@ -110,7 +127,8 @@ export async function tideTable(desk: Desk, by: string, stores: Stores): Promise
   await edition.ink(0, stores.rust)
   await edition.press(0, stores.long, { packing, block: { name: 'key block', thickness: 4.8 }, sheet: 0.12 })
   await edition.sheet(stores.kozo, { width: 240, height: 180 }, 35)
-  await edition.block('key block', 'soft-cut lino', 4.8, { transfer: 'toner face down' })
+  const block = await edition.block('key block', 'soft-cut lino', 4.8, { transfer: 'toner face down' })
+  await desk.give(by, `block:${block}`, 'keep-block', { where: 'plan chest, third drawer' }, edition.at)
   await edition.tear(stores.kozo, 4, 16)
   const leave = await arrive(edition, stores.long)
   await edition.prove(0, 1, 2)

@@ -81,6 +81,7 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
   edition.at = desk.now - 2.6 * hour
   await arrive(edition, stores.long, ['roller', 'hidden'], 'the large soft roller has rust red on its frame')
   await setUp(2)
+  edition.proofPicture = await desk.picture(netLoftThird)
   await edition.prove(2, 1, 0, 4, thirdProof)
   await edition.run(
     2,

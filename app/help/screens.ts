@@ -76,6 +76,10 @@ export const screens: Record<string, ScreenHelp> = {
     says: 'The proofs of each layer, and which of them is the standard. Approve one before the edition is pulled.',
     words: [words.bat],
   },
+  'editions-id-recall': {
+    says: 'One layer on one page, from which another printer can print it again, months later. Print it, or open it at the press by its code.',
+    words: [words.bat],
+  },
   'editions-id-pull': {
     says: 'Every pull of the layer, stroke by stroke, and what became of the sheets. Choose a stroke to read it or to judge it again.',
     keys: [['← → ↑ ↓', 'from stroke to stroke']],

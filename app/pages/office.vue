@@ -57,6 +57,13 @@ onMounted(() => void loadPast().catch(() => undefined))
       </div>
       <StudioCustoms />
     </section>
+    <section id="care" class="part">
+      <div class="part-head">
+        <h2>Care</h2>
+        <p>what is usual where something can hurt, and what holds here</p>
+      </div>
+      <CareRules />
+    </section>
     <section v-if="session.isStaff" class="part">
       <div class="part-head">
         <h2>Editions from before</h2>

@@ -10,6 +10,7 @@ export const useSupplies = defineStore('supplies', () => {
     batches: [],
     tubs: [],
     presses: [],
+    blocks: [],
     stations: [],
     rollers: [],
     drawer: [],
@@ -17,16 +18,21 @@ export const useSupplies = defineStore('supplies', () => {
     careRules: [],
   })
 
+  const isLoaded = ref(false)
+
   async function load(): Promise<void> {
     stores.value = await api<StoresReply>('/api/stores')
+    isLoaded.value = true
   }
 
   return {
     load,
+    isLoaded,
     lots: computed(() => stores.value.lots),
     batches: computed(() => stores.value.batches),
     tubs: computed(() => stores.value.tubs),
     presses: computed(() => stores.value.presses),
+    blocks: computed(() => stores.value.blocks),
     rollers: computed(() => stores.value.rollers),
     drawer: computed(() => stores.value.drawer),
     stations: computed(() => stores.value.stations),

@@ -2,6 +2,7 @@ import type { EditionState } from '#core/edition/state'
 import type { StudioState } from '#core/stores/studio/state'
 import type {
   BatchSummary,
+  BlockSummary,
   EditionReply,
   EditionsReply,
   LotSummary,
@@ -78,14 +79,15 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
 }
 
 export async function readStores(room: Pressroom): Promise<StoresReply> {
-  const [lots, batches, tubs, presses, stations, studio] = await Promise.all([
+  const [lots, batches, tubs, presses, blocks, stations, studio] = await Promise.all([
     summariesOf<LotSummary>(room.db.reader, 'lot'),
     summariesOf<BatchSummary>(room.db.reader, 'batch'),
     summariesOf<TubSummary>(room.db.reader, 'tub'),
     summariesOf<PressSummary>(room.db.reader, 'press'),
+    summariesOf<BlockSummary>(room.db.reader, 'block'),
     summariesOf<StationSummary>(room.db.reader, 'station'),
     room.ledger.read<StudioState>('studio'),
   ])
   const { rollers, drawer, cleaners, careRules } = studio
-  return { lots, batches, tubs, presses, stations, rollers, drawer, cleaners, careRules }
+  return { lots, batches, tubs, presses, blocks, stations, rollers, drawer, cleaners, careRules }
 }

@@ -222,6 +222,7 @@ export interface StoresReply {
   batches: BatchSummary[]
   tubs: TubSummary[]
   presses: PressSummary[]
+  blocks: BlockSummary[]
   rollers: Roller[]
   drawer: DrawerPiece[]
   /** Stations at which anything was done or that were set up, presses among them. */

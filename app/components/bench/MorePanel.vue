@@ -30,6 +30,7 @@ const proofWords = { WP: 'working or trial', SP: 'state', CTP: 'colour trial', p
 
 <template>
   <div class="panel" role="group" aria-label="More">
+    <StandardPinned :state="state" :layer-id="layerId" />
     <button type="button" @click="emit('pull', 'warm-up')"><kbd>W</kbd>Warm-up</button
     ><button type="button" @click="emit('pull', 'ghost')">Ghost</button>
     <button type="button" :disabled="last?.kind !== 'proof'" @click="emit('approve')">
@@ -49,6 +50,12 @@ const proofWords = { WP: 'working or trial', SP: 'state', CTP: 'colour trial', p
     >
     <button type="button" :aria-pressed="onGoodPaper" @click="onGoodPaper = !onGoodPaper">Proofs on good paper</button>
     <button type="button" :disabled="!mayBringBack" @click="emit('bringBack')"><kbd>Z</kbd>Bring back</button>
+    <button
+      type="button"
+      @click="navigateTo(`/editions/${props.state.stream.slice('edition:'.length)}/recall?layer=${props.layerId}`)"
+    >
+      Recall card
+    </button>
     <button v-if="pressId" type="button" @click="navigateTo(`/stations/${pressId}`)">Session at this press</button>
     <button type="button" :aria-pressed="sound" @click="sound = !sound">Sound</button>
     <button type="button" :aria-pressed="flash" @click="flash = !flash">Flash</button>

@@ -100,10 +100,8 @@ async function save() {
         >Leave it</VBtn
       >
     </div>
-    <p class="soft care">
-      Cut away from the body with the other hand behind the edge, on a bench hook; a sharp blade slips less. Chamfer
-      edges so that they do not emboss. The studio’s own rules and trained staff come first.
-    </p>
+    <p class="soft">Chamfer edges so that they do not emboss.</p>
+    <CareNotes :cards="['cutting']" class="care" />
   </OpenForm>
 </template>
 
@@ -113,8 +111,6 @@ async function save() {
   max-width: 70ch;
 }
 .care {
-  font-size: 0.85rem;
-  margin-top: 14px;
-  max-width: 70ch;
+  margin-top: 10px;
 }
 </style>

@@ -101,10 +101,7 @@ async function keep() {
       label="Wash-out"
       :seconds="number(form.washOut) || 0"
     /><RunningTimer label="Hardening" :seconds="number(form.hardening) || 0" />
-    <p class="soft care">
-      Ultraviolet harms eyes and skin: never look into a lit unit. Keep wash-out water out of drains that may not take
-      it. The unit’s and plate’s data sheets, local rules and trained staff come first.
-    </p>
+    <CareNotes :cards="['ultraviolet', 'washing out']" class="care" />
   </div>
 </template>
 
@@ -126,8 +123,6 @@ async function keep() {
   border-color: var(--green);
 }
 .care {
-  font-size: 0.85rem;
   margin-top: 12px;
-  max-width: 70ch;
 }
 </style>

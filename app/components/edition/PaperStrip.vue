@@ -8,7 +8,7 @@ const here = useRoute()
 // The registration sheet belongs to the paper's stop.
 const open = computed(() => {
   const page = String(here.path.split('/')[3] ?? '')
-  return page === 'register' ? 'paper' : page
+  return page === 'register' ? 'paper' : page === 'recall' ? 'prove' : page
 })
 const to = (stop: Stop) => `/editions/${props.editionId}/${stop.key}`
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
+import { careWithInk } from '#core/care/cards'
 import { cardOf } from '#core/ink/draw-down'
 import { starterInks } from '#core/ink/pigments'
 import type { TubSummary } from '#shared/replies/replies'
@@ -20,6 +21,7 @@ const tubs = computed(() => [...supplies.tubs].sort((a, b) => a.name.localeCompa
 const batches = computed(() =>
   [...supplies.batches].sort((a, b) => Number(b.left > 0) - Number(a.left > 0) || a.name.localeCompare(b.name)),
 )
+const families = computed(() => [...new Set(batches.value.filter(({ left }) => left > 0).map(({ family }) => family))])
 const short = computed(() => supplies.tubs.filter((tub) => tub.left < 0))
 onMounted(load)
 
@@ -238,11 +240,8 @@ function tubDone() {
       <div class="part-head"><h2>Rollers</h2></div>
       <RollerList />
     </section>
-    <p class="soft care">
-      Skim the tub, don’t dig; lay skin paper back. Rags with linseed, plate or vegetable oil can heat and catch fire by
-      themselves: lidded metal can, emptied as the local fire code says. Driers and powders: gloves and air. The data
-      sheet and the studio’s own rules come first.
-    </p>
+    <p class="soft">Skim the tub, don’t dig; lay skin paper back.</p>
+    <CareNotes :cards="[...careWithInk(families), 'powders']" class="care" />
   </div>
 </template>
 
@@ -291,8 +290,6 @@ function tubDone() {
   margin-top: 16px;
 }
 .care {
-  font-size: 0.85rem;
-  max-width: 78ch;
   margin-top: 10px;
 }
 .start {

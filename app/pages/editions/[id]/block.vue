@@ -18,6 +18,7 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
         <h2>{{ known.block.name }}</h2>
       </div>
       <BlockView :known="known" />
+      <BlockKept :block-id="known.id" :name="known.block.name" />
       <div v-if="!edition.state!.closedAt" class="buttons">
         <VBtn class="quiet" @click="toggle('state', known.id)">Record a state</VBtn>
         <VBtn class="quiet" @click="toggle('change', known.id)">Change {{ known.block.name }}</VBtn>
@@ -51,6 +52,7 @@ const isOpen = (what: string, blockId: string) => open.value?.what === what && o
           edition.state!.blocks.length === 0 ? 'Describe the block' : 'One more block'
         }}</VBtn><VBtn class="quiet" :to="`/editions/${edition.id}/register`">Registration sheet</VBtn>
       </div>
+      <UseKept v-if="!edition.state!.closedAt && edition.isTheirs" />
     </section>
   </div>
 </template>

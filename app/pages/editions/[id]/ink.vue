@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { careWithInk } from '#core/care/cards'
 import { routineWords } from '#core/ink/roll-up'
 import { blockOf } from '#core/run/ink-need'
 import { shares } from '#core/ink/component'
@@ -25,6 +26,7 @@ const inForce = computed(() =>
       layer.value?.blend?.stripes.some((stripe) => stripe.batchId === batch.id),
   ),
 )
+const families = computed(() => [...new Set(inForce.value.map(({ family }) => family))])
 const block = computed(() => (layer.value ? (blockOf(edition.state!, layer.value)?.block ?? null) : null))
 const across = computed(() => (block.value ? Math.min(block.value.width, block.value.height) : null))
 </script>
@@ -104,10 +106,7 @@ const across = computed(() => (block.value ? Math.min(block.value.width, block.v
       >
         <OverprintTable />
       </FoldedPart>
-      <p class="soft care">
-        Rags with linseed, plate or vegetable oil can heat and catch fire by themselves: lidded metal can, emptied as
-        the local fire code says. The ink’s data sheet and the studio’s rules come first.
-      </p>
+      <CareNotes :cards="careWithInk(families)" class="care" />
     </template>
   </div>
 </template>
@@ -145,8 +144,6 @@ const across = computed(() => (block.value ? Math.min(block.value.width, block.v
   font-size: 0.9rem;
 }
 .care {
-  font-size: 0.85rem;
   margin-top: 16px;
-  max-width: 64ch;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { careAtPress } from '#core/care/cards'
 import { setupInForce } from '#core/edition/layer'
 import { hasRoller } from '#core/press/kinds'
 import { readingWords } from '#core/press/screws'
@@ -197,10 +198,7 @@ async function set() {
         </div>
         <p v-if="setup && !isChanged" class="soft">Each pull keeps the setting that was in force.</p>
       </template>
-      <p class="soft care">
-        Hands, sleeves, hair, jewellery and gloves clear of rollers and levers; one person works the press; no pin or
-        edge of packing under a roller. The studio’s own rules and trained staff come first.
-      </p>
+      <CareNotes v-if="press" :cards="careAtPress(press.kind)" class="care" />
     </section>
     <section v-if="earlier.length > 0" class="part">
       <div class="part-head"><h2>Set before</h2></div>
@@ -240,9 +238,7 @@ async function set() {
   font-size: 0.95rem;
 }
 .care {
-  font-size: 0.85rem;
   margin-top: 16px;
-  max-width: 64ch;
 }
 @media (max-width: 900px) {
   .set {

@@ -94,7 +94,11 @@ async function approve() {
           ></template
         >.
       </p>
-      <p v-else class="soft">
+      <p>
+        <NuxtLink :to="`/editions/${edition.id}/recall?layer=${layerId}`">The recall card of this layer</NuxtLink>
+        <span class="soft"> says all that another printer needs to print it again.</span>
+      </p>
+      <p v-if="!approved" class="soft">
         None yet. {{ steps.length > 0 ? 'Choose it among the proofs above.' : 'It is chosen among the proofs.' }}
       </p>
       <ul v-if="earlier.length > 0" class="soft earlier">

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { date } from '~/drawings/words'
+
+/** Where a block is kept once it is done with, or that it was scored, so that no more is printed from it. */
+const props = defineProps<{ blockId: string; name: string }>()
+const session = useSession()
+const supplies = useSupplies()
+const { fault, giving } = useGiving()
+onMounted(() => void supplies.load().catch(() => {}))
+const book = computed(() => supplies.blocks.find(({ id }) => id === props.blockId))
+const where = ref('')
+const scored = ref('')
+watch(book, (now) => (where.value = now?.kept?.where ?? ''), { immediate: true })
+const mayKeep = computed(() => session.isStaff || session.person?.role === 'member')
+
+async function keep() {
+  if (await giving(() => session.give(`block:${props.blockId}`, 'keep-block', { where: where.value })))
+    await supplies.load()
+}
+async function cancel() {
+  const { seq } = book.value!
+  if (await giving(() => session.give(`block:${props.blockId}`, 'cancel-block', { reason: scored.value }, seq)))
+    await supplies.load()
+}
+</script>
+
+<template>
+  <div v-if="book" class="customs">
+    <p v-if="book.cancelled">Cancelled {{ date(book.cancelled.at) }}: {{ book.cancelled.reason }}.</p>
+    <p v-else>
+      Kept
+      <SaidValue
+        v-model="where"
+        :label="`Where ${name} is kept`"
+        kind="text"
+        :longest="120"
+        :words="book.kept?.where ?? 'nobody said where'"
+        :disabled="!mayKeep"
+        @kept="keep"
+      />; scored, so that no more is printed from it:
+      <SaidValue
+        v-model="scored"
+        :label="`Cancel ${name}`"
+        kind="text"
+        :longest="300"
+        :words="scored || 'no'"
+        :disabled="!mayKeep"
+        @kept="cancel"
+      />.
+    </p>
+    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+  </div>
+</template>
