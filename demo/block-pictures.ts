@@ -23,3 +23,11 @@ export const netLoftSecond = board(
   `${planks}<rect x="20" y="150" width="860" height="340" fill="${ink}"/><rect x="330" y="170" width="240" height="120" fill="${cut}"/>${letters}`,
 )
 export const netLoftThird = board(`${planks}${stairs}${letters}`)
+
+/** A picture of the print that a block gives: reversed, so that lettering reads right. */
+export function printed(block: string): string {
+  const [, width] = /width="(\d+)"/.exec(block)!
+  return block
+    .replace(/(<svg[^>]*>)/, `$1<g transform="translate(${width} 0) scale(-1 1)">`)
+    .replace('</svg>', '</g></svg>')
+}

@@ -1,5 +1,5 @@
 import { rollUpDefaults } from '#core/ink/roll-up'
-import { netLoftFirst, netLoftSecond, netLoftThird } from './block-pictures'
+import { netLoftFirst, netLoftSecond, netLoftThird, printed } from './block-pictures'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
 import { arrive } from './stations'
@@ -81,7 +81,7 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
   edition.at = desk.now - 2.6 * hour
   await arrive(edition, stores.long, ['roller', 'hidden'], 'the large soft roller has rust red on its frame')
   await setUp(2)
-  edition.proofPicture = await desk.picture(netLoftThird)
+  edition.proofPicture = await desk.picture(printed(netLoftThird))
   await edition.prove(2, 1, 0, 4, thirdProof)
   await edition.run(
     2,

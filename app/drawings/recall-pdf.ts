@@ -18,7 +18,7 @@ export type CardPaper = keyof typeof papers
 const margin = 14
 const gap = 8
 /** Type sizes that are tried, the largest that fits the page is taken. pt */
-const sizes = [10.5, 9.5, 8.5, 7.5, 6.5]
+const sizes = [12.5, 11.5, 10.5, 9.5, 8.5, 7.5, 6.5]
 
 /** Heading and lines of each part, in the order one works. */
 export function recallParts(card: RecallCard): { title: string; lines: string[] }[] {

@@ -45,6 +45,11 @@ export function readingOf(divisions: number, screws: Pick<Screws, 'divisions'>):
   return { turns, divisions: divisions - turns * screws.divisions }
 }
 
+/** Where a screw stands that has lifted its end by so much, to half a division. @param mm over zero */
+export function readAt(mm: number, screws: Pick<Screws, 'pitch' | 'divisions'>): Reading {
+  return readingOf(Math.round((mm / screws.pitch) * screws.divisions * 2) / 2, screws)
+}
+
 /**
  * Where a screw goes for a stack: (h − q) / p turns up from its zero, to the nearest division.
  * @param height of the stack over what lay on the bed at zero, mm

@@ -86,6 +86,13 @@ export function recallOf(state: EditionState, layerId: string, room: RoomKnown):
   }
 }
 
+/** What the screws are counted from. */
+function zeroWords({ name, zero }: PressAtHand): string[] {
+  if (!zero) return []
+  const on = zero.on.map(({ name: lay, thickness }) => `${lay}, ${thickness} mm`).join('; ')
+  return [`Zero of ${name}: on ${on}, the marks at ${zero.left} left and ${zero.right} right.`]
+}
+
 function settingSaid(setup: PressSetup | null, press: PressAtHand | null): Pick<RecallCard, 'setting' | 'asSet'> {
   if (!setup) return { setting: ['No press was set for this layer.'], asSet: '' }
   const hasScrews = setup.left.turns !== 0 || setup.left.divisions !== 0
@@ -94,7 +101,7 @@ function settingSaid(setup: PressSetup | null, press: PressAtHand | null): Pick<
   const answer = setUpFor(press, setup, setup.nip ?? 0)
   switch (answer.kind) {
     case 'screws':
-      return { setting: setUpSteps(press, answer, setup), asSet }
+      return { setting: [...zeroWords(press), ...setUpSteps(press, answer, setup)], asSet }
     case 'underlay':
       return { setting: [`${answer.underlay.toFixed(2)} mm of packing go under the block.`], asSet }
     case 'by feel':

@@ -266,3 +266,11 @@ export interface ScaleReading {
   steady: boolean
   simulated: boolean
 }
+
+/** What a press's gauge shows: how high each end of the roller stands over zero, mm; null while it is unplugged. */
+export interface GaugeReading {
+  left: number | null
+  right: number | null
+  steady: boolean
+  simulated: boolean
+}

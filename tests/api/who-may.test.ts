@@ -74,6 +74,8 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'POST editions/[id]/hand-out': { whom: 'people' },
   'GET editions/index': { whom: 'people' },
   'GET presses/[id]/uses': { whom: 'people' },
+  'GET presses/[id]/gauge': { whom: 'people' },
+  'POST presses/[id]/gauge': { whom: 'people' },
   'GET stations/[id]': { whom: 'people' },
   'GET backups/index': { whom: 'staff' },
   'POST backups/index': { whom: 'staff' },

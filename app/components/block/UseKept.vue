@@ -28,8 +28,8 @@ async function use() {
     <p>
       Or a block the room has:
       <SaidValue v-model="blockId" label="Block of the room" kind="choice" :options="options" :words="words" />
-      <VBtn v-if="blockId" type="submit" class="quiet" :loading="busy">Use it here</VBtn>
     </p>
+    <div v-if="blockId" class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Use it here</VBtn></div>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
   </form>
 </template>

@@ -63,9 +63,9 @@ async function giveUp({ id, name, kind }: (typeof stations.value)[number]) {
             :words="form.name || 'name people call it by'"
           />, a place of the kind
           <SaidValue v-model="form.kind" label="Kind of station" kind="choice" :options="kinds" :words="form.kind" />.
-          <VBtn type="submit" class="quiet" :loading="busy">Add it</VBtn>
         </p>
       </div>
+      <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Add it</VBtn></div>
     </form>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
   </div>

@@ -3,6 +3,7 @@ import { careAtPress } from '#core/care/cards'
 import { setupInForce } from '#core/edition/layer'
 import { hasRoller } from '#core/press/kinds'
 import { readingWords } from '#core/press/screws'
+import type { ScrewSetting } from '#core/press/stack'
 
 const edition = useEdition()
 const supplies = useSupplies()
@@ -13,7 +14,7 @@ onMounted(() => void supplies.load())
 
 const pressForm = usePressForm(layer)
 const { setup, block, guessedSheet, form, isChanged, press, height, answer, steps, hasScrews, screws } = pressForm
-const { drawer, missing } = pressForm
+const { drawer, missing, reckoned } = pressForm
 const presses = computed(() => supplies.presses.map(({ id, name }) => ({ value: id, title: name })))
 /** Layers whose set-up can be taken over. */
 const others = computed(() =>
@@ -46,6 +47,11 @@ const leftDivisions = screw('left', 'divisions')
 const rightTurns = screw('right', 'turns')
 const rightDivisions = screw('right', 'divisions')
 const asReckoned = computed(() => form.value.left === null && form.value.right === null)
+
+function readIn(left: ScrewSetting, right: ScrewSetting) {
+  form.value.left = left
+  form.value.right = right
+}
 
 async function set() {
   if (!form.value.pressId) return void (setting.fault.value = 'Choose the press first, or add it under Presses.')
@@ -172,6 +178,15 @@ async function set() {
               As reckoned instead
             </button>
           </p>
+          <PressGauge
+            v-if="press && answer?.kind === 'screws'"
+            :press-id="press.id"
+            :screws="answer.screws"
+            :backlash="press.backlash"
+            :wanted="{ left: reckoned, right: reckoned }"
+            :disabled="disabled"
+            @read="readIn"
+          />
           <p>
             Noted:
             <SaidValue
