@@ -11,6 +11,7 @@ import type { ProofNote } from './proof-notes'
 import type { Pull } from './pull'
 import type { Sheet, Torn } from './sheet'
 import type { Standard } from './standards'
+import type { FaultPlace } from './fault-places'
 import type { Trial } from './trials'
 
 export interface Adjustment {
@@ -62,6 +63,8 @@ export interface EditionState {
   proofNotes: ProofNote[]
   /** Remedies that were tried, oldest first. */
   trials: Trial[]
+  /** Where faults were seen, each as it was said last. */
+  faultPlaces: FaultPlace[]
   /** Size of each series once numbers were given. */
   seriesSize: Partial<Record<Series, number>>
   amendments: ({ size: number; reason: string; at: string } & Doer)[]
@@ -97,6 +100,7 @@ export function emptyEdition(stream: string): EditionState {
     earlierStandards: [],
     proofNotes: [],
     trials: [],
+    faultPlaces: [],
     seriesSize: {},
     amendments: [],
     startedAt: '',

@@ -1,4 +1,4 @@
-import { type Cause, causesOf } from '../print/causes'
+import { type FaultLine, usualLine } from '../print/fault-table'
 import { type TrialRecord, type Trials, trialKey } from '../print/remedies'
 import { type Factor, factorsFor, type Situation } from './factors'
 
@@ -29,10 +29,15 @@ const priorStrength = 4
 /**
  * Causes in order, and one thing to try first (MODELS M16): the table's order as 2^−rank, what the situation says, and what
  * worked in this room. A remedy of several causes counts for all of them.
+ * @param line the room's own causes and remedies, where it has them
  * @returns nothing for a fault without causes
  */
-export function findCause(fault: string, situation: Situation, record: TrialRecord): Finding {
-  const known: readonly Cause[] = causesOf[fault] ?? []
+export function findCause(
+  fault: string,
+  situation: Situation,
+  record: TrialRecord,
+  { causes: known }: Pick<FaultLine, 'causes'> = usualLine(fault),
+): Finding {
   const raw = known.map((cause, rank) => {
     const factors = factorsFor(cause, situation)
     return { cause, factors, weight: factors.reduce((weight, { by }) => weight * by, 2 ** -rank) }

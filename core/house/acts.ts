@@ -16,6 +16,7 @@ import { giveNumbers } from '../edition/acts/give-numbers'
 import { judgeProof } from '../edition/acts/judge-proof'
 import { judgePull } from '../edition/acts/judge-pull'
 import { namePrinters } from '../edition/acts/name-printers'
+import { placeFault } from '../edition/acts/place-fault'
 import { planBlend } from '../edition/acts/plan-blend'
 import { planOverprint } from '../edition/acts/plan-overprint'
 import { planPiece } from '../edition/acts/plan-piece'
@@ -76,6 +77,7 @@ import { retirePacking } from '../stores/studio/acts/retire-packing'
 import { retireRoller } from '../stores/studio/acts/retire-roller'
 import { setCareRule } from '../stores/studio/acts/set-care-rule'
 import { setCleaner } from '../stores/studio/acts/set-cleaner'
+import { setFaultLine } from '../stores/studio/acts/set-fault-line'
 import { setPacking } from '../stores/studio/acts/set-packing'
 import { setRoller } from '../stores/studio/acts/set-roller'
 import { setSeriesFormat } from '../stores/studio/acts/set-series-format'
@@ -109,6 +111,7 @@ const editionActs = [
   planBlend,
   pull,
   judgePull,
+  placeFault,
   judgeProof,
   tryRemedy,
   voidPull,
@@ -176,6 +179,7 @@ const storeActs = [
   retirePacking,
   setCleaner,
   setCareRule,
+  setFaultLine,
   addPerson,
   changePerson,
 ] as const

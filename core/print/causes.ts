@@ -1,6 +1,8 @@
 /** Where a cause lies: what a fault that stays in its place speaks for, and what one that wanders speaks for. */
 export type Seat = 'ink' | 'handling' | 'paper' | 'press' | 'packing' | 'block'
 
+export const seats: readonly Seat[] = ['ink', 'handling', 'paper', 'press', 'packing', 'block']
+
 /** A usual cause of a fault, with what is tried against it, likeliest first. */
 export interface Cause {
   words: string

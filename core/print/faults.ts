@@ -1,5 +1,8 @@
 import type { Verdict } from './verdicts'
 
+export type Outcome = Exclude<Verdict, 'good'> | 'note'
+export const outcomes: readonly Outcome[] = ['reject', 'doubtful', 'note']
+
 /** A fault seen on a print. What it comes from and what is tried against it stands in `causes.ts`. */
 export interface Fault {
   key: string
@@ -7,7 +10,7 @@ export interface Fault {
   word: string
   seen: string
   /** What such a fault usually makes of the sheet. */
-  outcome: Exclude<Verdict, 'good'> | 'note'
+  outcome: Outcome
 }
 
 const rows: [key: string, word: string, seen: string, outcome: Fault['outcome']][] = [

@@ -1,6 +1,18 @@
 import type { ProofSaid } from '#core/edition/proof-notes'
 import { type Grade, grades } from '#core/press/dial-in'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator'
 import {
   type AdjustmentKind,
   adjustmentKinds,
@@ -34,6 +46,13 @@ export class PullTap extends Judgement {
   @IsBoolean() wetOnWet!: boolean
   @IsInt() @Min(0) setupSeq!: number
   @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(64, { each: true }) batchIds!: string[]
+}
+
+export class PlaceFault {
+  @IsString() @Length(1, 64) pullId!: string
+  @IsString() @Length(1, 40) fault!: string
+  @IsNumber() @Min(-1000) @Max(6000) x!: number
+  @IsNumber() @Min(-1000) @Max(6000) y!: number
 }
 
 export class TryRemedy {

@@ -52,11 +52,13 @@ import {
   NameLayer,
   NamePull,
   NamePullWithReason,
+  PlaceFault,
   PullTap,
   SettleDispute,
   TryRemedy,
   VoidAdjustment,
 } from './pulling'
+import { SetFaultLine } from './faults'
 import {
   CloseSession,
   OpenSession,
@@ -120,6 +122,7 @@ const requests = requestsFor({
   'plan-blend': PlanBlend,
   pull: PullTap,
   'judge-pull': JudgePull,
+  'place-fault': PlaceFault,
   'judge-proof': JudgeProof,
   'try-remedy': TryRemedy,
   'void-pull': NamePullWithReason,
@@ -180,6 +183,7 @@ const requests = requestsFor({
   'retire-packing': RetirePacking,
   'set-cleaner': SetCleaner,
   'set-care-rule': SetCareRule,
+  'set-fault-line': SetFaultLine,
 })
 
 /** What each command of a browser must look like, by type. */

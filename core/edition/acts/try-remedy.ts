@@ -2,7 +2,8 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import { causesOf } from '../../print/causes'
+import { lineInForce } from '../../print/fault-table'
+import { studio } from '../../stores/studio/stream'
 import { layerOf } from '../layer'
 import { unknownFault, unknownLayer } from '../refusals'
 import { edition } from '../stream'
@@ -22,13 +23,14 @@ const remedyTried = defineEvent(edition, 'remedy-tried', (state, data: Tried & {
 
 /** Something was done against a fault: the next pulls tell whether it worked. */
 export const tryRemedy = defineAct(edition, 'try-remedy', theirs, {
+  needs: () => ({ studio: studio.of() }),
   events: [remedyTried],
-  rule: ({ edition }, data: Tried, { commandId }) => {
+  rule: ({ edition, studio }, data: Tried, { commandId }) => {
     if (!layerOf(edition, data.layerId)) return unknownLayer()
     const unknown = unknownFault([data.fault], 'fault')
     if (unknown) return unknown
     // The room's record is kept by remedy and sent with every edition: it holds what the studio knows, and no free text.
-    if (!causesOf[data.fault]?.some(({ remedies }) => remedies.includes(data.remedy)))
+    if (!lineInForce(studio.faultLines, data.fault).causes.some(({ remedies }) => remedies.includes(data.remedy)))
       return refuse('unknown-remedy', 'That is not among the remedies for this fault. Choose one of them.', 'remedy')
     return [remedyTried.on(edition, { trialId: commandId, ...data })]
   },

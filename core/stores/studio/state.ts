@@ -1,6 +1,7 @@
 import type { CareRule } from '../../care/cards'
 import type { Cleaner } from '../../care/cleaning'
-import type { Role } from '../../ground/envelope'
+import type { Doer, Role, When } from '../../ground/envelope'
+import type { FaultLine } from '../../print/fault-table'
 import type { Roller } from '../../ink/roller'
 import type { PastEdition } from '../../plan/past-editions'
 import type { LineCustom } from '../../print/pencil-line'
@@ -52,6 +53,8 @@ export interface StudioState extends StudioSettings {
   cleaners: Cleaner[]
   /** The studio's own rules beside the care cards. */
   careRules: CareRule[]
+  /** The studio's own lines of the table of faults, oldest first: the last of each fault is in force. */
+  faultLines: (FaultLine & When & Doer)[]
   people: Record<string, { role: Role; active: boolean }>
 }
 
@@ -70,6 +73,7 @@ export function emptyStudio(stream = 'studio'): StudioState {
     drawer: [],
     cleaners: [],
     careRules: [],
+    faultLines: [],
     people: {},
   }
 }
