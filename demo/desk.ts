@@ -249,22 +249,24 @@ export class EditionInHand {
 
   /**
    * Pull sheet after sheet, good but for what `events` says of the first, second … of them: `d salt` doubtful and
-   * `r slur` reject with a fault, `b` burnished after the press; `+` or `-` an ink pass more or fewer before it, `p`
+   * `r slur` reject with a fault, with its place after it as `30,40` mm, `b` burnished after the press; `+` or `-` an ink pass more or fewer before it, `p`
    * more pressure, `k` a change of packing.
    */
   async run(layer: number, sheets: readonly number[], events: Record<number, string>, minutes: number): Promise<this> {
     const layerId = this.layers[layer]!
     for (const [i, sheetId] of sheets.entries()) {
-      const [sign = '', fault] = (events[i + 1] ?? '').split(' ')
+      const [sign = '', fault, place] = (events[i + 1] ?? '').split(' ')
       const adjustment = adjustments[sign]
       if (adjustment) await this.give('adjust', { layerId, kind: adjustment, note: '' })
       // A printer's pace wavers; this waver is the same on every start.
       this.wait(minutes * (0.8 + 0.1 * (i % 5)))
-      await this.pull(layer, sheetId, {
+      const pullId = await this.pull(layer, sheetId, {
         verdict: sign === 'd' ? 'doubtful' : sign === 'r' ? 'reject' : 'good',
         faults: fault ? [fault] : [],
         rescued: sign === 'b' ? 'burnished' : null,
       })
+      const [x, y] = (place ?? '').split(',').map(Number)
+      if (fault && x && y) await this.give('place-fault', { pullId, fault, x, y })
     }
     return this
   }

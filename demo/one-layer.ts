@@ -41,7 +41,7 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
 export async function eveningClass(desk: Desk, students: [string, string][], stores: Stores): Promise<void> {
   const runs: { pulls: number; events: Record<number, string> }[] = [
     { pulls: 5, events: { 4: 'r salt' } },
-    { pulls: 5, events: { 2: 'd salt', 3: 'r salt', 5: 'r salt' } },
+    { pulls: 5, events: { 2: 'd salt 118,84', 3: 'r salt 124,90', 5: 'r salt 112,92' } },
     { pulls: 2, events: {} },
     { pulls: 4, events: {} },
     { pulls: 1, events: {} },

@@ -1,4 +1,5 @@
 import { computed, ref } from 'vue'
+import { imageOf } from '#core/edition/fault-places'
 import type { EditionState } from '#core/edition/state'
 import type { AdjustmentKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
 import { useEdition } from '~/stores/edition'
@@ -6,7 +7,7 @@ import type { useBench } from './bench'
 import type { useFeedback } from './feedback'
 
 /** The panels of the bench, one at a time. */
-export type BenchPanel = 'none' | 'faults' | 'adjust' | 'more'
+export type BenchPanel = 'none' | 'faults' | 'where' | 'adjust' | 'more'
 
 /**
  * What each key and touch bar of a station does, and what it says when it can do nothing.
@@ -96,6 +97,21 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
   const nothingPulled = () => (bench.last.value ? shut.value : 'Nothing is pulled on this layer yet.')
   const rescue = (how: Rescue) => unless(nothingPulled, () => bench.rescue(how))
   const nameFault = (key: string) => unless(nothingPulled, () => bench.nameFault(key))
+  /** Where the fault named last is, as shares of the image. */
+  const placeFault = (across: number, down: number) =>
+    unless(nothingPulled, async () => {
+      const image = edition.state && imageOf(edition.state)
+      const { pullId, faults } = bench.last.value!
+      const fault = faults.at(-1)
+      if (!image || !fault) return
+      await edition.tap('place-fault', {
+        pullId,
+        fault,
+        x: Math.round(across * image.width),
+        y: Math.round(down * image.height),
+      })
+      panel.value = 'none'
+    })
   const declareDry = () => unless(() => shut.value, bench.declareDry)
 
   function toggle(name: BenchPanel): void {
@@ -122,6 +138,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     approve,
     rescue,
     nameFault,
+    placeFault,
     declareDry,
     toggle,
     rest,

@@ -1,5 +1,6 @@
 import { onMounted, onUnmounted, type Ref } from 'vue'
 import { adjustmentKinds } from '#core/print/verdicts'
+import { printFields } from '~/drawings/print-fields'
 import type { useBenchActs } from './bench-acts'
 import { isAsking } from './doors'
 
@@ -27,8 +28,10 @@ export function useBenchKeys(acts: ReturnType<typeof useBenchActs>, likely: Ref<
     const fault = likely.value[digit - 1]
     const adjustment = adjustmentKinds[digit - 1]
     if (acts.panel.value === 'faults' && fault) return acts.nameFault(fault)
+    const field = printFields[digit - 1]
+    if (acts.panel.value === 'where' && field) return acts.placeFault(field.across, field.down)
     if (acts.panel.value === 'adjust' && adjustment) return acts.adjust(adjustment)
-    return acts.nothing('Figures name a fault or an adjustment, once one of them is asked for.')
+    return acts.nothing('Figures name a fault, its place or an adjustment, once one of them is asked for.')
   }
 
   function onKey(event: KeyboardEvent): void {

@@ -3,11 +3,14 @@ import type { Situation } from '#core/finder/factors'
 import { findCause } from '#core/finder/finder'
 import { outcomeOf, trialsOf } from '#core/edition/trials'
 import { faults } from '#core/print/faults'
-import { together, type TrialRecord } from '#core/print/remedies'
+import { together } from '#core/print/remedies'
 import { likelyFaults } from '#core/run/likely-faults'
+import { stayingFaults } from '#core/edition/fault-places'
+import { lineInForce } from '#core/print/fault-table'
 import { situationOf } from '#core/run/situation'
 import { washedAt } from '#core/station/state'
-import { ago } from '~/drawings/words'
+import type { TrialsReply } from '#shared/replies/replies'
+import { ago, figured } from '~/drawings/words'
 
 /** From what is seen on a print to its likely cause and one thing to try; at an edition, or by itself to teach with. */
 useHead({ title: 'Fault finder · Ample Tally' })
@@ -19,7 +22,6 @@ const { busy, fault: refused, giving } = useGiving()
 const editionId = String(route.query.edition ?? '')
 const layerId = String(route.query.layer ?? '')
 const seen = ref(String(route.query.fault ?? ''))
-const room = ref<TrialRecord>({})
 const trouble = ref('')
 const situation = ref<Situation>({
   family: null,
@@ -35,11 +37,14 @@ const situation = ref<Situation>({
 const state = computed(() => (editionId && edition.id === editionId ? edition.state : null))
 const layer = computed(() => state.value?.layers.find(({ id }) => id === layerId))
 
+const table = ref<TrialsReply>({ trials: {}, faultLines: [], seq: 0 })
+async function loadTable() {
+  table.value = await api<TrialsReply>('/api/trials')
+}
 onMounted(async () => {
   try {
-    await supplies.load()
+    await Promise.all([supplies.load(), loadTable()])
     if (editionId) await edition.open(editionId)
-    else room.value = (await api<{ trials: TrialRecord }>('/api/trials')).trials
   } catch (error) {
     trouble.value = wordsOf(error)
   }
@@ -50,22 +55,34 @@ watch([state, () => supplies.lots], ([now]) => {
   const pressId = layer.value.setups.at(-1)?.setup.pressId
   const station = supplies.stations.find(({ id }) => id === pressId)
   const batchId = layer.value.zones.find((zone) => zone.batchId)?.batchId
-  situation.value = situationOf(now, layerId, {
+  const known = situationOf(now, layerId, {
     family: supplies.batches.find(({ id }) => id === batchId)?.family ?? null,
     damp: lot?.damp ?? null,
     byHand: supplies.presses.find(({ id }) => id === pressId)?.kind === 'by hand' || null,
     washedAt: station ? washedAt(station) : null,
   })
+  situation.value = { ...known, isStaying: staying.value !== undefined }
 })
 
-const record = computed(() => (state.value ? together(edition.record.trials, trialsOf(state.value)) : room.value))
+const record = computed(() =>
+  state.value ? together(edition.record.trials, trialsOf(state.value)) : table.value.trials,
+)
 const ordered = computed(() =>
   (state.value ? likelyFaults(state.value, layerId, edition.record) : faults.map(({ key }) => key)).flatMap(
     (key) => faults.find((one) => one.key === key) ?? [],
   ),
 )
 const fault = computed(() => faults.find(({ key }) => key === seen.value))
-const finding = computed(() => findCause(seen.value, situation.value, record.value))
+const finding = computed(() =>
+  findCause(seen.value, situation.value, record.value, lineInForce(table.value.faultLines, seen.value)),
+)
+/** Places say whether a fault stays; by itself the page is told. */
+const staying = computed(() =>
+  state.value ? stayingFaults(state.value, layerId).find((one) => one.fault === seen.value) : undefined,
+)
+watch([seen, staying], () => {
+  if (state.value) situation.value.isStaying = staying.value !== undefined
+})
 const mayTry = computed(() => !!state.value && !!layer.value && edition.isTheirs && !state.value.closedAt)
 const trials = computed(() =>
   (state.value?.trials ?? [])
@@ -73,6 +90,12 @@ const trials = computed(() =>
     .map((trial) => ({ ...trial, outcome: outcomeOf(state.value!, trial) }))
     .reverse(),
 )
+const tableWords = computed(() => {
+  const own = table.value.faultLines.filter(({ fault: key }) => key === seen.value)
+  return own.length === 0
+    ? 'as it is usually told'
+    : `said here ${figured(own.length, 'time')}, last ${ago(own.at(-1)!.at)}`
+})
 const outcomeWords = { worked: 'worked', 'did not': 'did not help', open: 'the next pulls tell' }
 
 const tried = (remedy: string) => giving(() => edition.give('try-remedy', { layerId, fault: seen.value, remedy }))
@@ -106,6 +129,7 @@ const tried = (remedy: string) => giving(() => edition.give('try-remedy', { laye
         <h2>{{ fault.word }}</h2>
         <p>{{ fault.seen }}</p>
       </div>
+      <StaysHere v-if="staying && state" :state="state" :staying="staying" class="stays" />
       <div class="halves">
         <FinderAnswer :finding="finding" :may-try="mayTry" :busy="busy" @tried="tried" />
         <div>
@@ -118,6 +142,9 @@ const tried = (remedy: string) => giving(() => edition.give('try-remedy', { laye
       </div>
       <p v-if="refused" class="trouble" role="alert">{{ refused }}</p>
     </section>
+    <FoldedPart v-if="fault" title="What this room says of it" :words="tableWords">
+      <FaultTable :fault="seen" :own="table.faultLines" :seq="table.seq" @kept="loadTable" />
+    </FoldedPart>
     <section v-if="trials.length > 0" class="part">
       <div class="part-head"><h2>Tried on this layer</h2></div>
       <ul class="lines">
@@ -150,6 +177,9 @@ const tried = (remedy: string) => giving(() => edition.give('try-remedy', { laye
 .seen button[aria-pressed='true'] {
   border: 2px solid var(--green);
   background: var(--sheet);
+}
+.stays {
+  margin-bottom: 16px;
 }
 .halves {
   display: grid;

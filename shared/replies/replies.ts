@@ -5,6 +5,7 @@ import type { LedgerEvent } from '#core/ground/envelope'
 import type { EditionState } from '#core/edition/state'
 import type { StudioSettings, StudioState } from '#core/stores/studio/state'
 import type { Role } from '#core/ground/envelope'
+import type { TrialRecord } from '#core/print/remedies'
 import type { BatchState } from '#core/stores/batch/state'
 import type { BlockState } from '#core/stores/block/state'
 import type { ShopRecord } from '#core/plan/shop-record'
@@ -258,6 +259,13 @@ export interface FloorReply {
   sessions: { stationId: string; name: string; by: string; at: string }[]
   /** What is dirty, broken or low in the room, the oldest first. */
   tasks: (Task & { stationId: string; station: string })[]
+}
+
+/** What was tried against which fault, and what the studio says of faults itself; `seq` of the studio. */
+export interface TrialsReply {
+  trials: TrialRecord
+  faultLines: StudioState['faultLines']
+  seq: number
 }
 
 /** What a scale shows. Grams are null while it is unplugged. */

@@ -90,7 +90,7 @@ test('a key that can do nothing says why, where the eye is', async ({ page, pres
   await page.keyboard.press('b')
   await expect(line).toContainText('The last pull is no proof.')
   await page.keyboard.press('5')
-  await expect(line).toContainText('Figures name a fault or an adjustment')
+  await expect(line).toContainText('Figures name a fault, its place or an adjustment')
   await page.getByRole('button', { name: /^Good/ }).click({ force: true })
   await expect(line).toContainText('Nobody has said the layer beneath is dry.')
   await expect(page.locator('.tally g.stroke')).toHaveCount(0)

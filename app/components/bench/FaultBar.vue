@@ -3,7 +3,7 @@ import { faults } from '#core/print/faults'
 
 /** The faults to name after a doubtful or rejected pull: the six likeliest as large fields, the rest behind one more. */
 const props = defineProps<{ chosen: string[]; likely: string[]; asked: string }>()
-const emit = defineEmits<{ name: [key: string]; done: []; help: [] }>()
+const emit = defineEmits<{ name: [key: string]; done: []; help: []; where: [] }>()
 const all = ref(false)
 const large = 6
 const byKey = new Map(faults.map((fault) => [fault.key, fault]))
@@ -27,6 +27,7 @@ const shown = computed(() =>
         <kbd v-if="i < 9">{{ i + 1 }}</kbd>{{ fault.word }}
       </button>
       <button v-if="!all" type="button" class="soft" @click="all = true">more</button>
+      <button v-if="chosen.length > 0" type="button" class="soft" @click="emit('where')">Where?</button>
       <button v-if="chosen.length > 0" type="button" class="soft" @click="emit('help')">What helps?</button>
       <button type="button" class="done" @click="emit('done')">Go on</button>
     </div>

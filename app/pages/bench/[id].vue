@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import { stayingFaults } from '#core/edition/fault-places'
 import { choresDue, routineWords } from '#core/ink/roll-up'
 import { goal } from '#core/plan/plan'
+import { lineInForce } from '#core/print/fault-table'
+import { faultWord } from '#core/print/faults'
 import { likelyFaults } from '#core/run/likely-faults'
 import { outlook } from '#core/run/outlook'
 import { strokesOf } from '~/drawings/tally'
@@ -44,6 +47,15 @@ const goodHere = computed(
   () =>
     strokes.value.filter((stroke) => stroke.kind === 'pull' && stroke.verdict === 'good' && !stroke.disputed).length,
 )
+/** What a fault usually makes of a sheet in this room. */
+function usually(fault: string): string {
+  const { outcome } = lineInForce(edition.studio.faultLines, fault)
+  return outcome === 'reject'
+    ? 'usually a reject here.'
+    : outcome === 'note'
+      ? 'usually noted only.'
+      : 'usually doubtful.'
+}
 const ready = computed(() => hindrance.value === '')
 const likely = computed(() => (state.value ? likelyFaults(state.value, bench.layerId.value, edition.record) : []))
 const storing = computed(() => {
@@ -76,7 +88,11 @@ const chores = computed(() => {
       : []
   return choresDue([...(layer?.rollUp?.chores ?? []), ...fresh], pulled).map((chore) => chore.what)
 })
+const staying = computed(() => (state.value ? stayingFaults(state.value, bench.layerId.value)[0] : undefined))
 const asked = computed(() => {
+  const named = bench.last.value?.faults.at(-1)
+  if (named) return `${faultWord(named)}: ${usually(named)}`
+
   const last = bench.last.value
   const sheets = last?.sheetIds.length ? `Sheet ${last.sheetIds.join(' and ')}, ${last.verdict}. ` : ''
   return `${sheets}What was it? One touch, or go on.`
@@ -122,11 +138,20 @@ useBenchKeys(acts, likely, () => {
           :asked="asked"
           @name="acts.nameFault"
           @done="panel = 'none'"
+          @where="panel = 'where'"
           @help="
             navigateTo(
               `/finder?edition=${id}&layer=${bench.layerId.value}&fault=${bench.last.value?.faults.at(-1) ?? ''}`,
             )
           "
+        />
+        <WherePanel
+          v-else-if="panel === 'where' && bench.last.value?.faults.length"
+          :state="state"
+          :layer-id="bench.layerId.value"
+          :fault="bench.last.value.faults.at(-1)!"
+          @place="acts.placeFault"
+          @done="panel = 'none'"
         />
         <AdjustPanel v-else-if="panel === 'adjust'" @adjust="acts.adjust" />
         <MorePanel
@@ -160,6 +185,12 @@ useBenchKeys(acts, likely, () => {
             <template v-if="isWet && edition.isTheirs && !state.closedAt"
               ><button type="button" @click="acts.declareDry()">It is dry</button>
               <button type="button" @click="bench.wetOnWet.value = true">Print wet on wet</button></template
+            >
+          </p>
+          <p v-else-if="staying" class="warn stays">
+            {{ faultWord(staying.fault) }} stays in one place, {{ staying.pulls }} of {{ staying.of }}:
+            <NuxtLink :to="`/finder?edition=${id}&layer=${bench.layerId.value}&fault=${staying.fault}`"
+              >look at block, packing and bed</NuxtLink
             >
           </p>
           <p v-else class="soft">Next: sheet {{ bench.sheet.value?.id }}</p>
