@@ -25,6 +25,7 @@ export async function arrive(
     note,
     pictureId: null,
     over: false,
+    editionIds: [],
   }
   const { id } = await desk.give(by, stream, 'open-session', opening, at)
   return async (edition, left = {}, dirty = []) => {
@@ -78,6 +79,7 @@ export async function equipStations(desk: Desk, manager: string, leaver: string)
       note: 'ink on the tin of black',
       pictureId: null,
       over: false,
+      editionIds: [],
     },
     desk.now - 27 * hour,
   )

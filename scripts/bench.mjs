@@ -9,6 +9,7 @@ const { measurePulls } = await import('./bench/pulls.mjs')
 const { measureFirstLoad, measureLongTally } = await import('./bench/page.mjs')
 const { measurePlanning } = await import('./bench/planning.mjs')
 const { measureInk } = await import('./bench/ink.mjs')
+const { measurePress } = await import('./bench/press.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
 const { measureLists, measureEdition, measureLargeReply } = await import('./bench/reading.mjs')
 
@@ -56,6 +57,12 @@ say(
 say('all orders of 7 layers by 12 wishes', `${ink.orders.toFixed(0)} ms`, 'under 2 s', ink.orders < 2000)
 say('a colour matched from 24 inks, the slowest of 4', `${ink.match.toFixed(0)} ms`, 'under 3 s', ink.match < 3000)
 say('inked share of a 12-megapixel picture', `${ink.share.toFixed(0)} ms`, 'under 1.5 s', ink.share < 1500)
+
+const press = await measurePress(folder('press'))
+say('cards for a missing thickness from 40 kinds, slowest of 60', ms(press.cards), 'under 50 ms', press.cards < 50)
+say('finder’s answer over 10,000 trials', ms(press.finder), 'under 20 ms', press.finder < 20)
+say('60 proofs with pictures drawn', ms(press.proofs), 'under 100 ms', press.proofs < 100)
+say('a turned screw’s reading on screen, slowest of 10', ms(press.gauge), 'under 200 ms', press.gauge < 200)
 
 const { small, large, shared, peer } = await measurePulls(folder('pulls'))
 const asRate = ({ rate }) => `${rate.toFixed(0)} a second`

@@ -1,5 +1,5 @@
 import { computed, ref, type Ref } from 'vue'
-import { type Layer, setupInForce } from '#core/edition/layer'
+import { type Layer, type PressSetup, setupInForce } from '#core/edition/layer'
 import { pressed, toHand, type DrawerPiece } from '#core/press/drawer'
 import { pressWays } from '#core/press/kinds'
 import { type Packing, type ScrewSetting, stackHeight } from '#core/press/stack'
@@ -59,6 +59,11 @@ export function usePressForm(layer: Ref<Layer | undefined>) {
   /** “As for the second layer”: its packing, paper and gap; the screws are reckoned for this block. */
   function takeFrom(other: Layer): void {
     form.value = { ...asOf(setupInForce(other)), left: null, right: null }
+  }
+
+  /** Exactly as it was set once; what it is now is kept until it is set. */
+  function takeBack(setup: PressSetup): void {
+    form.value = asOf(setup)
   }
 
   const press = computed(() => supplies.presses.find(({ id }) => id === form.value.pressId) ?? null)
@@ -135,6 +140,7 @@ export function usePressForm(layer: Ref<Layer | undefined>) {
     isChanged,
     kept,
     takeFrom,
+    takeBack,
     press,
     stack,
     height,

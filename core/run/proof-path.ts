@@ -5,7 +5,8 @@ import { standardOf } from '../edition/standards'
 import type { EditionState } from '../edition/state'
 import { rollUpDefaults } from '../ink/roll-up'
 import { changedSeveral, type ProofTest } from '../press/dial-in'
-import { packingHeight, type Packing, type PressSetting } from '../press/stack'
+import { packingChanges } from '../press/compare'
+import { packingHeight, type PressSetting } from '../press/stack'
 import { blockOf } from './ink-need'
 
 /** One proof on the way to the standard. */
@@ -81,16 +82,4 @@ function changesBetween(layer: Layer, before: [Pull, ProofTest], after: [Pull, P
     isOther(by('charges')) ? more(by('charges'), 'charge', 'charges') : '',
     isOther(by('passes')) ? more(by('passes'), 'pass', 'passes') : '',
   ].filter(Boolean)
-}
-
-/** What went into the packing and what came out of it. */
-function packingChanges(before: readonly Packing[], after: readonly Packing[]): string[] {
-  const countOf = (packing: readonly Packing[], name: string) =>
-    packing.filter((piece) => piece.name === name).reduce((sum, { count }) => sum + count, 0)
-  const names = [...new Set([...before, ...after].map(({ name }) => name))]
-  return names.flatMap((name) => {
-    const by = countOf(after, name) - countOf(before, name)
-    if (by === 0) return []
-    return [`${Math.abs(by) > 1 ? `${Math.abs(by)} × ` : ''}${name} ${by > 0 ? 'in' : 'out'}`]
-  })
 }

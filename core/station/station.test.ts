@@ -56,6 +56,16 @@ describe('a session', () => {
     expect(station().last).toMatchObject({ by: 'p1', left: { how: 'taken over', by: 'p2', items: [] } })
   })
 
+  it('that is taken over keeps what it used', () => {
+    const { table, give, as, station } = room()
+    table.must('set-press', { ...samples['set-press'], layerId: table.layer, pressId: 'p1' })
+    give('open-session', opening)
+    table.pull(1)
+    as('p2')
+    give('open-session', { ...opening, over: true, editionIds: ['e1'] })
+    expect(station().last!.left.used.printed).toMatchObject([{ title: 'Tide Gauge', pulls: 1 }])
+  })
+
   it('is closed by its person, or by staff as it seems', () => {
     const { give, as, station } = room()
     give('open-session', opening)

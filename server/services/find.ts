@@ -61,6 +61,8 @@ function lineFound({ stream, kind, title, data }: Line): Found {
         to: `/presses/${id}`,
       }
     }
+    case 'station':
+      return { kind: 'station', words: title, told: '', to: `/stations/${id}` }
     case 'block':
       return { kind: 'block', words: title, told: '', to: '/editions' }
     default:

@@ -41,6 +41,7 @@ export class OpenSession {
   @OrNull() @IsString() @Length(1, 100) pictureId!: string | null
   @OrNull() @IsString() @Length(1, 64) pressId!: string | null
   @IsBoolean() over!: boolean
+  @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @Length(1, 64, { each: true }) editionIds!: string[]
 }
 
 class WashedOff {

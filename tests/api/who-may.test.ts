@@ -76,6 +76,7 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'GET presses/[id]/uses': { whom: 'people' },
   'GET presses/[id]/gauge': { whom: 'people' },
   'POST presses/[id]/gauge': { whom: 'people' },
+  'GET stations/index': { whom: 'people' },
   'GET stations/[id]': { whom: 'people' },
   'GET backups/index': { whom: 'staff' },
   'POST backups/index': { whom: 'staff' },

@@ -56,7 +56,7 @@ test('a fault in one place on three of five pulls is named before the next, and 
     await expect(page.getByText('salt: usually doubtful.')).toBeVisible()
     await page.getByRole('button', { name: 'Where?' }).click()
     if (i === 0) await expectAccessible(page)
-    if (i < 2) await page.getByRole('button', { name: 'salt: upper right' }).click()
+    if (i < 2) await page.getByRole('button', { name: '3 salt: upper right' }).click()
     else await page.keyboard.press('3')
   }
   await expect(page.getByText(/salt stays in one place, 3 of 5/)).toBeVisible()

@@ -26,7 +26,7 @@ function touch(event: MouseEvent, field: (typeof printFields)[number], hasPictur
       v-for="(field, i) in printFields"
       :key="field.words"
       type="button"
-      :aria-label="`${what}: ${field.words}`"
+      :aria-label="`${i + 1} ${what}: ${field.words}`"
       @click="touch($event, field, pictureId !== null)"
     >
       <kbd>{{ i + 1 }}</kbd>

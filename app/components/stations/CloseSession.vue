@@ -3,16 +3,14 @@ import { cleanUps, type CleanUp } from '#core/care/cleaning'
 import { careWithInk } from '#core/care/cards'
 import { checklist, type Finding, type Place } from '#core/care/findings'
 import { type InkFamily, inkFamilies } from '#core/ink/family'
-import { taskKinds, type Used } from '#core/station/state'
+import { taskKinds } from '#core/station/state'
 import type { Problem } from '#core/station/tasks'
-import { streamId } from '#core/ground/envelope'
 import type { StationSummary } from '#shared/replies/replies'
 
 /** A place is left: cleaned up after the inks really used, looked over, and what is still wrong said. */
 const props = defineProps<{
   station: StationSummary
   place: Place
-  used: Used
   /** Families of the inks used, by their batches. */
   families: InkFamily[]
 }>()
@@ -73,11 +71,12 @@ async function close() {
     note,
     pictureId,
     problems,
-    editionIds: props.used.printed
-      .map(({ editionStream }) => streamId(editionStream))
-      .filter((one, i, all) => all.indexOf(one) === i),
   }
-  if (!(await giving(() => session.give(`station:${id}`, 'close-session', data)))) return
+  const closed = await giving(async () => {
+    // What was used, by the pulls up to this moment.
+    await session.give(`station:${id}`, 'close-session', { ...data, editionIds: await printedAt(id) })
+  })
+  if (!closed) return
   draft.done()
   form.value = blank()
   emit('kept')

@@ -1,25 +1,29 @@
 <script setup lang="ts">
+import type { StationSummary } from '#shared/replies/replies'
 import { isLeftOpen, moment } from '~/drawings/sessions'
 
 /** Someone who signs in is asked about a session left open, until it is closed or said to go on. */
 const session = useSession()
-const supplies = useSupplies()
+const stations = ref<StationSummary[]>([])
 const route = useRoute()
 /** Said to go on, for this sign-in. */
 const going = ref<string[]>([])
 const own = computed(() =>
-  supplies.stations.filter(({ open }) => open && open.by === session.person?.id && isLeftOpen(open.at, Date.now())),
+  stations.value.filter(({ open }) => open && open.by === session.person?.id && isLeftOpen(open.at, Date.now())),
 )
 const asked = computed(() =>
   own.value.find(({ id, open }) => !going.value.includes(open!.id) && route.path !== `/stations/${id}`),
 )
-const nameOf = (id: string, name: string) => supplies.presses.find((press) => press.id === id)?.name ?? name
+async function load() {
+  // Without it, what is left open is seen on the floor.
+  const reply = await api<{ stations: StationSummary[] }>('/api/stations').catch(() => null)
+  if (reply) stations.value = reply.stations
+}
 watch(
   () => session.person?.id,
   (id) => {
     going.value = []
-    // Without it, what is left open is seen on the floor.
-    if (id) void supplies.load().catch(() => {})
+    if (id) void load()
   },
   { immediate: true },
 )
@@ -27,7 +31,7 @@ watch(
 
 <template>
   <p v-if="asked" class="asked" role="status">
-    Your session at the <strong>{{ nameOf(asked.id, asked.name) }}</strong> is open since {{ moment(asked.open!.at) }}.
+    Your session at the <strong>{{ asked.name }}</strong> is open since {{ moment(asked.open!.at) }}.
     <NuxtLink :to="`/stations/${asked.id}`">Close it now</NuxtLink>
     <button type="button" @click="going.push(asked.open!.id)">I am still there</button>
   </p>

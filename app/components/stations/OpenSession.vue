@@ -22,8 +22,13 @@ const isOthers = computed(() => props.station.open !== null)
 
 async function open() {
   const { id } = props.station
-  const data = { ...form.value, pressId: props.isPress ? id : null, over: isOthers.value }
-  if (!(await giving(() => session.give(`station:${id}`, 'open-session', data)))) return
+  const took = await giving(async () => {
+    // What the one before used, by the pulls up to this moment.
+    const editionIds = isOthers.value ? await printedAt(id) : []
+    const data = { ...form.value, pressId: props.isPress ? id : null, over: isOthers.value, editionIds }
+    await session.give(`station:${id}`, 'open-session', data)
+  })
+  if (!took) return
   draft.done()
   form.value = blank()
   emit('kept')

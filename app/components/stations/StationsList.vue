@@ -12,7 +12,9 @@ const blank = () => ({ name: '', kind: 'ink table' as StationKind })
 const form = ref(blank())
 const draft = useDraft('new station', form)
 const stations = computed(() =>
-  supplies.stations.filter(({ kind, isUsed }) => kind !== null && isUsed).sort((a, b) => a.name.localeCompare(b.name)),
+  supplies.stations
+    .filter(({ id, kind, isUsed }) => kind !== null && isUsed && !supplies.presses.some((press) => press.id === id))
+    .sort((a, b) => a.name.localeCompare(b.name)),
 )
 async function add() {
   if (!(await giving(() => session.give(`station:${v7()}`, 'set-station', { ...form.value, isUsed: true })))) return

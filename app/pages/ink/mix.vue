@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
 import { heldOf } from '#core/ink/recipe'
+import { careWithInk } from '#core/care/cards'
 import { inkFamilies } from '#core/ink/family'
 import { shares } from '#core/ink/component'
 import type { EditionReply } from '#shared/replies/replies'
@@ -129,6 +130,7 @@ async function useFor(batchId: string) {
     </div>
     <form v-if="ready" @submit.prevent="putOnSlab">
       <section class="part">
+        <CareNotes :cards="[...careWithInk([form.family]), 'powders']" />
         <div class="fields">
           <VTextField
             v-model="form.name"

@@ -26,13 +26,21 @@ async function load() {
     trouble.value = wordsOf(error)
   }
 }
+let soon: ReturnType<typeof setTimeout> | undefined
 const unlisten = live.listen(
-  ({ stream }) => {
+  ({ stream, type }) => {
     if (stream === `station:${id}`) void load()
+    else if (type === 'pulled' && open.value) {
+      clearTimeout(soon)
+      soon = setTimeout(() => void load(), 1500)
+    }
   },
   () => void load(),
 )
-onMounted(load)
+onMounted(async () => {
+  await load()
+  live.follow(live.position)
+})
 onUnmounted(unlisten)
 
 const press = computed(() => supplies.presses.find((one) => one.id === id) ?? null)
@@ -122,7 +130,6 @@ const asItSeems = ref(false)
           :key="open!.id"
           :station="station"
           :place="place"
-          :used="used"
           :families="usedFamilies"
           @kept="((asItSeems = false), load())"
         />

@@ -1,3 +1,4 @@
+import { edition } from '../../edition/stream'
 import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
@@ -8,23 +9,29 @@ import { sessionClosed } from '../events/session-closed'
 import { sessionOpened } from '../events/session-opened'
 import { taskRaised } from '../events/task-raised'
 import { taskSolved } from '../events/task-solved'
-import { type AsFound, nothingUsed } from '../state'
+import type { AsFound } from '../state'
 import { station } from '../stream'
 import { tasksFrom } from '../tasks'
+import { usedIn } from '../used'
 
 interface Opening extends AsFound {
   /** The press, when the station is one: its own id. */
   pressId: string | null
   /** Whoever had it open has gone, and did not close. */
   over: boolean
+  /** Editions printed in the session that is taken over: their pulls say what it used. */
+  editionIds: string[]
 }
 
 /** Somebody takes a place over, and says how it was found. */
 export const openSession = defineAct(station, 'open-session', anyone, {
-  needs: ({ pressId }: Opening) =>
-    (pressId === null ? {} : { press: press.of(pressId) }) as { press: ReturnType<typeof press.of> },
+  needs: ({ pressId, editionIds }: Opening) => ({
+    // No press has the empty id: of a station that is none it stays empty.
+    press: press.of(pressId ?? ''),
+    editions: editionIds.map((id) => edition.of(id)),
+  }),
   events: [sessionOpened, sessionClosed, taskRaised, taskSolved],
-  rule: (seen, { pressId, over, ...found }: Opening, { personId, role, commandId }) => {
+  rule: (seen, { pressId, over, items, note, pictureId }: Opening, { personId, role, commandId }) => {
     const { station } = seen
     const itsPress = pressId !== null && pressId === streamId(station.stream) ? seen.press : null
     if (itsPress ? itsPress.name === '' : station.name === '' || !station.isUsed)
@@ -50,15 +57,15 @@ export const openSession = defineAct(station, 'open-session', anyone, {
               how: 'taken over',
               items: [],
               washed: [],
-              used: nothingUsed,
+              used: usedIn(seen.editions, station.open, streamId(station.stream)),
               stock: '',
               note: '',
               pictureId: null,
             }),
           ]
         : []),
-      sessionOpened.on(station, { sessionId: commandId, ...found }),
-      ...tasksFrom(station, found.items, [], commandId),
+      sessionOpened.on(station, { sessionId: commandId, items, note, pictureId }),
+      ...tasksFrom(station, items, [], commandId),
     ]
   },
 })

@@ -3,6 +3,8 @@ import { careAtPress } from '#core/care/cards'
 import { setupInForce } from '#core/edition/layer'
 import { hasRoller } from '#core/press/kinds'
 import { readingWords } from '#core/press/screws'
+import { figured } from '~/drawings/words'
+import { setUpsOf } from '#core/run/set-ups'
 import type { ScrewSetting } from '#core/press/stack'
 
 const edition = useEdition()
@@ -20,7 +22,7 @@ const presses = computed(() => supplies.presses.map(({ id, name }) => ({ value: 
 const others = computed(() =>
   edition.state!.layers.filter((other) => other.id !== layerId.value && setupInForce(other) !== null),
 )
-const earlier = computed(() => layer.value?.setups.slice(0, -1).reverse() ?? [])
+const told = computed(() => setUpsOf(edition.state!, layerId.value))
 /** A gap that the proofs recommend comes with the way here. */
 const wanted = Number(useRoute().query.gap)
 if (wanted > 0) {
@@ -215,18 +217,36 @@ async function set() {
       </template>
       <CareNotes v-if="press" :cards="careAtPress(press.kind)" class="care" />
     </section>
-    <section v-if="earlier.length > 0" class="part">
-      <div class="part-head"><h2>Set before</h2></div>
+    <section v-if="told.length > 1" class="part">
+      <div class="part-head">
+        <h2>Side by side</h2>
+        <p>what changed since the good ones</p>
+      </div>
       <ul class="lines">
-        <li v-for="old in earlier" :key="old.seq" class="old">
-          <strong>{{ old.setup.pressName }}</strong>,
-          {{
-            old.setup.packing.map(({ name, count }) => (count > 1 ? `${count} × ${name}` : name)).join(', ') ||
-            'no packing'
-          }}<template v-if="old.setup.left.turns || old.setup.left.divisions"
-            >, left {{ readingWords(old.setup.left) }}, right {{ readingWords(old.setup.right) }}</template
-          ><template v-if="old.setup.nip !== null">, gap {{ units.thickness(old.setup.nip) }}</template>
-          <span class="soft">{{ old.setup.note }}</span>
+        <li v-for="one in told" :key="one.seq" class="old">
+          <span
+            ><strong>{{ one.isInForce ? 'now' : one.setup.pressName }}</strong
+            ><template v-if="one.setup.left.turns || one.setup.left.divisions"
+              >, left {{ readingWords(one.setup.left) }}, right {{ readingWords(one.setup.right) }}</template
+            ><template v-if="one.setup.nip !== null">, gap {{ units.thickness(one.setup.nip) }}</template>
+            <span class="soft">
+              {{ one.setup.packing.map(({ name, count }) => (count > 1 ? `${count} × ${name}` : name)).join(', ') }}
+              {{ one.setup.note }}</span
+            ></span
+          >
+          <span>{{ one.good }} good, {{ one.doubtful }} doubtful, {{ figured(one.rejects, 'reject') }}</span>
+          <span v-if="!one.isInForce" class="soft"
+            >since then: {{ one.since.length > 0 ? one.since.join('; ') : 'nothing' }}</span
+          >
+          <button
+            v-if="!one.isInForce && !disabled"
+            type="button"
+            class="link"
+            :aria-label="`Set it as it was: ${readingWords(one.setup.left)}`"
+            @click="pressForm.takeBack(one.setup)"
+          >
+            As it was
+          </button>
         </li>
       </ul>
     </section>
@@ -251,12 +271,16 @@ async function set() {
 }
 .old {
   font-size: 0.95rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) 190px minmax(0, 1fr) auto;
+  gap: 4px 22px;
 }
 .care {
   margin-top: 16px;
 }
 @media (max-width: 900px) {
-  .set {
+  .set,
+  .old {
     grid-template-columns: minmax(0, 1fr);
   }
 }
