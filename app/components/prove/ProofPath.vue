@@ -47,6 +47,7 @@ const isRight = ({ note }: ProofStep) => note?.pressure === 0 && note.ink === 0
         :alt="`Proof ${step.pull.ordinal}`"
         loading="lazy"
         width="96"
+        height="72"
       />
     </li>
   </ol>
@@ -112,7 +113,10 @@ button[aria-pressed='true'] {
 .came strong {
   color: var(--ink);
 }
+/* Its room is kept, so that nothing moves from under a finger when it comes. */
 img {
+  object-fit: contain;
+  object-position: left top;
   margin-top: 6px;
   border: 1px solid var(--rule);
 }
