@@ -24,6 +24,11 @@ export const netLoftSecond = board(
 )
 export const netLoftThird = board(`${planks}${stairs}${letters}`)
 
+/** A pair of scales, its heavy pan low on one side. */
+export const scales = board(
+  `<rect x="430" y="60" width="36" height="420" fill="${ink}"/><rect x="150" y="90" width="600" height="24" fill="${ink}"/><rect x="560" y="330" width="290" height="200" fill="${ink}"/><rect x="120" y="250" width="150" height="22" fill="${ink}"/>`,
+)
+
 /** A picture of the print that a block gives: reversed, so that lettering reads right. */
 export function printed(block: string): string {
   const [, width] = /width="(\d+)"/.exec(block)!

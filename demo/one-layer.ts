@@ -1,3 +1,4 @@
+import { scales } from './block-pictures'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
 import { arrive } from './stations'
@@ -16,7 +17,14 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
     sheet: 0.32,
   })
   await edition.sheet(stores.laid, { width: 210, height: 150 }, 30)
-  await edition.block('scales block', 'wood', 22.8)
+  const block = await edition.block('scales block', 'wood', 22.8)
+  await edition.give('record-block-state', {
+    blockId: block,
+    name: 'cut',
+    cutOn: new Date(desk.now - 24 * 3600_000).toISOString().slice(0, 10),
+    note: '',
+    pictureId: await desk.picture(scales),
+  })
   await edition.give('draw-register', {
     register: {
       sheet: { width: 270, height: 217.5 },

@@ -17,13 +17,13 @@ const day = 24 * 60 * 60_000
 
 /** What lies in the packing drawer. */
 export const drawer: DrawerPiece[] = [
-  { id: 'newsprint', name: 'newsprint', kind: 'sheet', thickness: 0.1, squeezed: null, count: 60 },
-  { id: 'press-card', name: 'press card', kind: 'card', thickness: 0.6, squeezed: null, count: 6 },
-  { id: 'thin-card', name: 'thin card', kind: 'card', thickness: 0.25, squeezed: null, count: 8 },
-  { id: 'film', name: 'polyester film', kind: 'film', thickness: 0.12, squeezed: null, count: 4 },
-  { id: 'felt', name: 'felt', kind: 'felt', thickness: 3, squeezed: 2.4, count: 3 },
-  { id: 'blanket', name: 'rubber blanket', kind: 'blanket', thickness: 1.9, squeezed: 1.7, count: 1 },
-  { id: 'board', name: 'hardboard', kind: 'board', thickness: 3.2, squeezed: null, count: 2 },
+  { id: 'newsprint', name: 'newsprint', kind: 'sheet', thickness: 0.1, squeezed: null, count: 60, length: null },
+  { id: 'press-card', name: 'press card', kind: 'card', thickness: 0.6, squeezed: null, count: 6, length: null },
+  { id: 'thin-card', name: 'thin card', kind: 'card', thickness: 0.25, squeezed: null, count: 8, length: null },
+  { id: 'film', name: 'polyester film', kind: 'film', thickness: 0.12, squeezed: null, count: 4, length: null },
+  { id: 'felt', name: 'felt', kind: 'felt', thickness: 3, squeezed: 2.4, count: 3, length: null },
+  { id: 'blanket', name: 'rubber blanket', kind: 'blanket', thickness: 1.9, squeezed: 1.7, count: 1, length: null },
+  { id: 'board', name: 'hardboard', kind: 'board', thickness: 3.2, squeezed: null, count: 2, length: null },
 ]
 
 const laid = (id: string, count = 1): Packing => {

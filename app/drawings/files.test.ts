@@ -14,7 +14,7 @@ const plan: RegisterPlan = {
   mat: { left: 26, top: 21, width: 102, height: 74 },
   series: { topLine: 23, footLine: 37 },
   stops: 20,
-  pins: [{ x: 40, y: 6, diameter: 6 }],
+  pins: [{ x: 40, y: 6, diameter: 6, height: null }],
 }
 /** Room round the sheet on the drawing, and what a printer leaves blank. */
 const offset = 14 + pages.A4.edge

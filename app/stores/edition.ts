@@ -4,7 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { countEdition, figures } from '#core/edition/count'
 import { evolve } from '#core/house/streams'
 import { isNewer } from '#core/house/upcast'
-import type { EditionState } from '#core/edition/state'
+import { emptyEdition, type EditionState } from '#core/edition/state'
 import { pullOf } from '#core/edition/pull'
 import { foresee } from '#core/house/foresee'
 import type { Context, LedgerEvent } from '#core/ground/envelope'
@@ -123,14 +123,14 @@ export const useEdition = defineStore('edition', () => {
         return
       }
       if (stored.value) return
-      studio.value = copy.studio
       // A copy kept by an older program may know less.
+      studio.value = { ...emptyStudio(), ...copy.studio }
       record.value = { ...noRecord, ...copy.record }
       const since = await eventsSince(copy.state.stream)
-      stored.value = since.reduce(
-        (state, event) => (event.seq === state.seq + 1 ? evolve(state, event) : state),
-        copy.state,
-      )
+      stored.value = since.reduce((state, event) => (event.seq === state.seq + 1 ? evolve(state, event) : state), {
+        ...emptyEdition(copy.state.stream),
+        ...copy.state,
+      })
       live.follow(copy.position)
     }
   }

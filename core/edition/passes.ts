@@ -1,4 +1,5 @@
 import type { EditionPasses, Passes } from '../plan/shop-record'
+import { newsprintOf } from './newsprint'
 import type { EditionState } from './state'
 import { tallied, talliedUnder } from './tally'
 import { trialsOf } from './trials'
@@ -22,6 +23,7 @@ export function passesOf(state: EditionState): EditionPasses {
     finishing: { passed: tallied(state, 'finished'), rejected: tallied(state, 'lost in finishing') },
     faults: Object.fromEntries(talliedUnder(state, 'fault ')),
     trials: trialsOf(state),
+    newsprint: newsprintOf(state),
     proofs: state.layers
       .slice(1)
       .reduce(

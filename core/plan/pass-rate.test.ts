@@ -1,3 +1,4 @@
+import { noNewsprint } from '../print/newsprint'
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { finishingRate, layerRate, proofsOfLayers, restsOn } from './pass-rate'
@@ -12,6 +13,7 @@ const record = (passed: number, rejected: number, printers = {}): ShopRecord => 
   proofs: { layers: 0, sheets: 0 },
   faults: {},
   trials: {},
+  newsprint: noNewsprint,
 })
 
 describe('a pass rate', () => {
@@ -138,6 +140,7 @@ describe('the shop’s record', () => {
       proofs: { layers: 2, sheets: 3 },
       faults,
       trials: { 'salt: one more pass': { worked: passed > 10 ? 2 : 1, tried: 3 } },
+      newsprint: { ...noNewsprint, lighter: passed > 10 ? 2 : 1 },
     })
     const past = {
       id: 'x',
@@ -163,6 +166,7 @@ describe('the shop’s record', () => {
       proofs: { layers: 4, sheets: 6 },
       faults: { salt: 3, lap: 1 },
       trials: { 'salt: one more pass': { worked: 3, tried: 6 } },
+      newsprint: { ...noNewsprint, lighter: 3 },
     })
     expect(recordWithout(all, edition(7, 3, { lap: 1, salt: 1 }))).toEqual(gatherRecord([edition(20, 2)], [past]))
   })

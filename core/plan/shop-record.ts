@@ -1,3 +1,4 @@
+import { addNewsprint, noNewsprint, type NewsprintRecord } from '../print/newsprint'
 import { together, type TrialRecord, without } from '../print/remedies'
 import type { PastEdition } from './past-editions'
 import type { Method } from './plan'
@@ -21,6 +22,8 @@ export interface EditionPasses {
   faults: Record<string, number>
   /** What was tried against them. */
   trials: TrialRecord
+  /** What good paper made of what was right on newsprint. */
+  newsprint: NewsprintRecord
 }
 
 /** Sheets that proofs took out of the stack, and of how many layers, the first of each edition left out. */
@@ -36,6 +39,7 @@ export interface ShopRecord {
   proofs: ProofsTaken
   faults: Record<string, number>
   trials: TrialRecord
+  newsprint: NewsprintRecord
 }
 
 export const noRecord: ShopRecord = {
@@ -44,6 +48,7 @@ export const noRecord: ShopRecord = {
   proofs: { layers: 0, sheets: 0 },
   faults: {},
   trials: {},
+  newsprint: noNewsprint,
 }
 
 function add(to: Passes, more: Passes, sign = 1): void {
@@ -66,6 +71,7 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
   const proofs: ProofsTaken = { layers: 0, sheets: 0 }
   const faults: Record<string, number> = {}
   let trials: TrialRecord = {}
+  let newsprint = noNewsprint
   const lineFor = (method: Method, work: Work) => {
     let line = methods.find((known) => known.method === method && known.work === work)
     if (!line) methods.push((line = { method, work, passes: { passed: 0, rejected: 0 }, printers: {} }))
@@ -82,12 +88,13 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
     proofs.sheets += edition.proofs.sheets
     addFaults(faults, edition.faults)
     trials = together(trials, edition.trials)
+    newsprint = addNewsprint(newsprint, edition.newsprint)
   }
   for (const edition of past) {
     add(lineFor(edition.method, edition.work).passes, { passed: edition.passed, rejected: edition.rejected })
     add(finishing, { passed: edition.finished, rejected: edition.lost })
   }
-  return { methods, finishing, proofs, faults, trials }
+  return { methods, finishing, proofs, faults, trials, newsprint }
 }
 
 /** The record without one edition's own share, which is reckoned by itself. */
@@ -110,5 +117,6 @@ export function recordWithout(record: ShopRecord, own: EditionPasses): ShopRecor
   }
   const faults = { ...record.faults }
   addFaults(faults, own.faults, -1)
-  return { methods, finishing, proofs, faults, trials: without(record.trials, own.trials) }
+  const newsprint = addNewsprint(record.newsprint, own.newsprint, -1)
+  return { methods, finishing, proofs, faults, trials: without(record.trials, own.trials), newsprint }
 }

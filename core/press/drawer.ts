@@ -14,6 +14,8 @@ export interface DrawerPiece {
   /** As it is under the roller, for what gives way; null for what does not. */
   squeezed: number | null
   count: number
+  /** How long it is along the bed, mm; null where it covers the bed or nobody measured it. */
+  length: number | null
 }
 
 /** What a piece takes up in a press, mm. */

@@ -13,7 +13,7 @@ const plan: RegisterPlan = {
   mat: null,
   series: null,
   stops: 20,
-  pins: [{ x: 60, y: -8, diameter: 6 }],
+  pins: [{ x: 60, y: -8, diameter: 6, height: null }],
 }
 const onto = { ...plan, meeting: 'paper onto block' as const }
 

@@ -28,6 +28,8 @@ export interface Pin {
   x: number
   y: number
   diameter: number
+  /** How high it stands over the bed, mm; null while nobody said. */
+  height: number | null
 }
 
 /** How paper meets block, given as the finished print is seen from the front (MODELS M13). mm, degrees. */
@@ -138,7 +140,8 @@ function stopLines({ sheet: { width, height }, stops }: RegisterPlan): [Point, P
 /** Why a plan cannot be drawn, or null. */
 export function registerFault(plan: RegisterPlan): { field: string; message: string } | null {
   const { sheet, outline, image, mat, series } = plan
-  const lengths = [sheet, outline, image, mat ?? {}, series ?? {}, ...plan.pins].flatMap(
+  const pins = plan.pins.map(({ height, ...placed }) => (height === null ? placed : { ...placed, height }))
+  const lengths = [sheet, outline, image, mat ?? {}, series ?? {}, ...pins].flatMap(
     (box) => Object.values(box) as number[],
   )
   if (![...lengths, plan.rotation, plan.stops].every(Number.isFinite))

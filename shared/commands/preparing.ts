@@ -165,6 +165,7 @@ class PinPlaced {
   @IsNumber() @Min(-500) @Max(longest) x!: number
   @IsNumber() @Min(-500) @Max(longest) y!: number
   @IsNumber() @Min(0.5) @Max(50) diameter!: number
+  @OrNull() @IsNumber() @Min(0) @Max(200) height!: number | null
 }
 
 class Register implements RegisterPlan {

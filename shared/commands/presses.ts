@@ -104,6 +104,7 @@ export class SetPacking implements DrawerPiece {
   @IsNumber() @Min(0) @Max(60) thickness!: number
   @OrNull() @IsNumber() @Min(0) @Max(60) squeezed!: number | null
   @IsInt() @Min(0) @Max(1000) count!: number
+  @OrNull() @IsNumber() @Min(1) @Max(5000) length!: number | null
 }
 
 export class RetirePacking {

@@ -81,3 +81,29 @@ test('a press is described, its pitch calibrated and its zero found, never on th
   await page.getByRole('button', { name: 'Keep the rate' }).click()
   await expect(page.getByText(/€ 5.00 an hour from/)).toBeVisible()
 })
+
+test('a pin above the block goes under no roller; a platen shows where what prints balances', async ({
+  page,
+  pressroom,
+}) => {
+  const server = await pressroom({ demo: true })
+  await openEdition(page, server.url, 'Slack Water', /^Block/)
+  await page.getByRole('link', { name: 'Registration sheet' }).click()
+  await page.getByRole('button', { name: 'One more pin' }).click()
+  await page.getByRole('button', { name: 'Keep the registration sheet' }).click()
+  await openEdition(page, server.url, 'Slack Water', /^Press/)
+  await say(page, 'Press', 'Long press')
+  await expect(page.getByText(/nobody said how high they stand/)).toBeVisible()
+  await page.getByRole('link', { name: 'say it' }).click()
+  await say(page, 'Pin 1, height over the bed', '7.5 mm')
+  await page.getByRole('button', { name: 'Keep the registration sheet' }).click()
+  await openEdition(page, server.url, 'Slack Water', /^Press/)
+  await say(page, 'Press', 'Long press')
+  await expect(page.getByText(/A pin stands 2.70 mm above colour block: under a roller/)).toBeVisible()
+  await say(page, 'Press', 'Small platen')
+  await expect(page.getByText(/A pin stands/)).toHaveCount(0)
+  await openEdition(page, server.url, 'Harbour Scales', /^Press/)
+  await expect(page.getByText(/What prints balances .* of the platen’s middle/)).toBeVisible()
+  await expect(page.getByText(/By the picture of the block/)).toBeVisible()
+  await expectAccessible(page)
+})

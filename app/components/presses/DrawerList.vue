@@ -8,7 +8,15 @@ const supplies = useSupplies()
 const units = useUnits()
 const { busy, fault, giving } = useGiving()
 const kinds = pieceKinds.map((kind) => ({ value: kind, title: kind }))
-const blank = (): DrawerPiece => ({ id: v7(), name: '', kind: 'card', thickness: 0, squeezed: null, count: 1 })
+const blank = (): DrawerPiece => ({
+  id: v7(),
+  name: '',
+  kind: 'card',
+  thickness: 0,
+  squeezed: null,
+  count: 1,
+  length: null,
+})
 const form = ref(blank())
 const edited = ref(false)
 const used = computed(() => inUse(supplies.presses.flatMap(({ standing }) => (standing ? [standing.setting] : []))))
@@ -53,9 +61,8 @@ async function retire({ id }: DrawerPiece) {
         >
         <span
           >{{ units.thickness(piece.thickness)
-          }}<span v-if="piece.squeezed !== null" class="soft"
-            >, {{ units.thickness(piece.squeezed) }} squeezed</span
-          ></span
+          }}<span v-if="piece.squeezed !== null" class="soft">, {{ units.thickness(piece.squeezed) }} squeezed</span
+          ><span v-if="piece.length !== null" class="soft">, {{ units.length(piece.length) }} long</span></span
         >
         <span
           >{{ piece.count
@@ -102,7 +109,15 @@ async function retire({ id }: DrawerPiece) {
             :words="form.squeezed === null ? 'not measured' : units.thickness(form.squeezed)"
           />
           when squeezed</template
-        >.
+        >,
+        <SaidValue
+          v-model="form.length"
+          label="Length along the bed"
+          kind="thickness"
+          may-be-none
+          :max="5000"
+          :words="form.length === null ? 'covering the bed' : `${units.length(form.length)} long`"
+        />.
       </p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <div class="buttons">

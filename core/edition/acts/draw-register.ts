@@ -11,8 +11,17 @@ interface Register {
   formatId: string | null
 }
 
-const registerDrawn = defineEvent(edition, 'register-drawn', (state, data: Register) =>
-  changed(state, { register: data }),
+/** How high pins stand was not asked before. */
+function withPinHeights(data: Record<string, unknown>): Record<string, unknown> {
+  const register = data.register as RegisterPlan
+  return { ...data, register: { ...register, pins: register.pins.map((pin) => ({ ...pin, height: null })) } }
+}
+
+const registerDrawn = defineEvent(
+  edition,
+  'register-drawn',
+  (state, data: Register) => changed(state, { register: data }),
+  [withPinHeights],
 )
 
 /** The registration sheet is drawn. */

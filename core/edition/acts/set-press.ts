@@ -2,10 +2,13 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { type Packing, type PressSetting, settingDefaults } from '../../press/stack'
 import { notTheirs } from '../../stores/press/fault'
+import { edgeFault } from '../../press/edges'
 import { pressUsed } from '../../stores/press/events/press-used'
+import { studio } from '../../stores/studio/stream'
 import { press } from '../../stores/press/stream'
 import { editLayer } from '../edit'
 import { layerOf, type PressSetup } from '../layer'
+import { sectionOf } from '../section'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
@@ -36,15 +39,17 @@ const pressSet = defineEvent(
 
 /** The press is set up for a layer: packing and screws. */
 export const setPress = defineAct(edition, 'set-press', theirs, {
-  needs: (data: Setting) => ({ press: press.of(data.pressId) }),
+  needs: (data: Setting) => ({ press: press.of(data.pressId), studio: studio.of() }),
   events: [pressSet, pressUsed],
-  rule: ({ edition, press }, { layerId, pressId, ...setting }: Setting, { role }) => {
+  rule: ({ edition, press, studio }, { layerId, pressId, ...setting }: Setting, { role }) => {
     const layer = layerOf(edition, layerId)
     if (!layer) return unknownLayer()
     if (press.name === '')
       return refuse('unknown-press', 'That press is not here. Add it first, or choose another.', 'pressId')
     const others = notTheirs(press, role)
     if (others) return others
+    const edge = edgeFault(press.kind, sectionOf(edition, studio.drawer, setting))
+    if (edge) return refuse('edge-under-roller', edge, 'packing')
     return [
       pressSet.on(edition, { layerId, setup: { pressId, pressName: press.name, ...setting } }),
       pressUsed.on(press, {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { careAtPress } from '#core/care/cards'
 import { setupInForce } from '#core/edition/layer'
+import { sectionOf } from '#core/edition/section'
+import { edgeFault, pinsUnknown } from '#core/press/edges'
 import { hasRoller } from '#core/press/kinds'
 import { readingWords } from '#core/press/screws'
 import { figured } from '~/drawings/words'
@@ -34,6 +36,12 @@ const stands = computed(() => {
   const last = press.value?.last
   return !isChanged.value && last?.editionStream === edition.state!.stream && last.layerId === layerId.value
 })
+const section = computed(() =>
+  sectionOf(edition.state!, supplies.drawer, { packing: form.value.packing, block: block.value }),
+)
+const edge = computed(() => (press.value ? edgeFault(press.value.kind, section.value) : null))
+const pinsAsked = computed(() => press.value !== null && pinsUnknown(press.value.kind, section.value))
+const book = computed(() => edition.state!.blocks.find((one) => one.block.name === block.value?.name))
 const disabled = computed(() => !!edition.state!.closedAt || !edition.isTheirs)
 
 /** One screw, as it was really set: what is reckoned until somebody says otherwise. */
@@ -131,6 +139,17 @@ async function set() {
           </div>
           <SetUpAnswer :answer="answer" :steps="steps" :screws="screws" :height="height" :stands="stands" />
         </div>
+        <p v-if="edge" class="trouble" role="alert">{{ edge }}</p>
+        <p v-else-if="pinsAsked" class="soft">
+          The registration has pins, and nobody said how high they stand:
+          <NuxtLink :to="`/editions/${edition.id}/register`">say it</NuxtLink> before they go under a roller.
+        </p>
+        <PlatenLevel
+          v-if="press && (press.kind === 'platen' || press.kind === 'clamshell') && press.bed && book"
+          :block="book.block"
+          :picture-id="book.states.findLast(({ pictureId }) => pictureId)?.pictureId ?? null"
+          :bed="press.bed"
+        />
         <PackingDrawer v-model:missing="missing" :pieces="drawer" :disabled="disabled" @lay="pressForm.layIn" />
         <div class="customs">
           <p v-if="hasScrews">

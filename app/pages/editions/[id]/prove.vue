@@ -3,6 +3,8 @@ import { pullOf } from '#core/edition/pull'
 import { setupInForce } from '#core/edition/layer'
 import { standardOf, standardWord } from '#core/edition/standards'
 import { readingWords } from '#core/press/screws'
+import { newsprintOf } from '#core/edition/newsprint'
+import { addNewsprint, newsprintWords } from '#core/print/newsprint'
 import { proofPath } from '#core/run/proof-path'
 import { date } from '~/drawings/words'
 
@@ -34,6 +36,11 @@ const press = computed(() => {
   const id = layer.value ? setupInForce(layer.value)?.pressId : undefined
   return supplies.presses.find((one) => one.id === id) ?? null
 })
+/** Right on newsprint: the good paper comes next. */
+const toGoodPaper = computed(() => {
+  const last = steps.value.at(-1)
+  return last?.test.isNewsprint && last.test.pressure === 0
+})
 const disabled = computed(() => !!edition.state!.closedAt || !edition.isTheirs)
 
 async function approve() {
@@ -63,7 +70,12 @@ async function approve() {
               >Make it the {{ word }}</VBtn
             >
           </ProofJudged>
-          <NextProof :steps="steps" :press="press" :edition-id="edition.id" :layer-id="layerId" />
+          <div>
+            <NextProof :steps="steps" :press="press" :edition-id="edition.id" :layer-id="layerId" />
+            <p v-if="toGoodPaper" class="paper">
+              {{ newsprintWords(addNewsprint(edition.record.newsprint, newsprintOf(edition.state!))) }}
+            </p>
+          </div>
         </div>
         <VTextField
           v-if="approved && step && !step.isStandard"
@@ -116,6 +128,9 @@ async function approve() {
   grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr);
   gap: 20px 36px;
   margin-top: 22px;
+}
+.paper {
+  margin-top: 10px;
 }
 .earlier {
   margin-top: 10px;

@@ -212,15 +212,17 @@ function drawLines(drawn: boolean) {
             <LengthField v-model="pin.x" :label="`Pin ${i + 1}, from the left`" /><LengthField
               v-model="pin.y"
               :label="`Pin ${i + 1}, from the top`"
-            /><LengthField v-model="pin.diameter" :label="`Pin ${i + 1}, across`" fine /><VBtn
-              class="quiet"
-              :aria-label="`Take out pin ${i + 1}`"
-              @click="plan.pins.splice(i, 1)"
-              >Take out</VBtn
-            >
+            /><LengthField v-model="pin.diameter" :label="`Pin ${i + 1}, across`" fine /><SaidValue
+              v-model="pin.height"
+              :label="`Pin ${i + 1}, height over the bed`"
+              kind="thickness"
+              may-be-none
+              :max="200"
+              :words="pin.height === null ? 'how high?' : `${units.thickness(pin.height)} high`"
+            /><VBtn class="quiet" :aria-label="`Take out pin ${i + 1}`" @click="plan.pins.splice(i, 1)">Take out</VBtn>
           </div>
           <div class="buttons">
-            <VBtn class="quiet" @click="plan.pins.push({ x: plan.sheet.width / 2, y: 8, diameter: 6 })"
+            <VBtn class="quiet" @click="plan.pins.push({ x: plan.sheet.width / 2, y: 8, diameter: 6, height: null })"
               >One more pin</VBtn
             >
           </div>
@@ -277,7 +279,7 @@ h3 {
 }
 .pin {
   display: grid;
-  grid-template-columns: 1fr 1fr 1fr auto;
+  grid-template-columns: 1fr 1fr 1fr auto auto;
   gap: 14px;
   align-items: end;
   margin-bottom: 8px;

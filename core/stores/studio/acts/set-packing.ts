@@ -5,8 +5,13 @@ import { printers } from '../../../ground/who'
 import type { DrawerPiece } from '../../../press/drawer'
 import { studio } from '../stream'
 
-const packingSet = defineEvent(studio, 'packing-set', (state, data: DrawerPiece) =>
-  changed(state, { drawer: [...state.drawer.filter((known) => known.id !== data.id), data] }),
+const packingSet = defineEvent(
+  studio,
+  'packing-set',
+  (state, data: DrawerPiece) =>
+    changed(state, { drawer: [...state.drawer.filter((known) => known.id !== data.id), data] }),
+  // How long a piece is was not asked before.
+  [(data) => ({ ...data, length: null })],
 )
 
 /** Packing comes into the drawer, or its measures are put right. */

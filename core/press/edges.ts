@@ -1,0 +1,31 @@
+import { type PressKind, hasRoller } from './kinds'
+
+/** What lies in a press as far as a roller meets it, mm. */
+export interface Section {
+  /** The block with its mount; `least` its shorter side, or null while it is not described. */
+  block: { name: string; thickness: number; least: number | null } | null
+  /** Over the sheet; `length` null where a piece covers the whole bed or nobody measured it. */
+  packing: readonly { name: string; length: number | null }[]
+  /** Pins of the registration, with how high they stand over the bed; null while nobody said. */
+  pins: readonly { height: number | null }[]
+}
+
+/**
+ * Why this must not go under a roller, or null (CRAFT section 5): a roller rests on a line, so whatever stands above its
+ * neighbour, a pin or the edge of a packing that ends over the block, takes the whole load.
+ */
+export function edgeFault(kind: PressKind, { block, packing, pins }: Section): string | null {
+  if (!hasRoller(kind) || !block) return null
+  const high = pins.find(({ height }) => height !== null && height > block.thickness + 1e-9)
+  if (high)
+    return `A pin stands ${(high.height! - block.thickness).toFixed(2)} mm above ${block.name}: under a roller it takes the whole load and is pressed through. Use lower pins, or take them out before the press.`
+  const short = packing.find(({ length }) => length !== null && block.least !== null && length < block.least - 1e-9)
+  return short
+    ? `${short.name} is ${short.length} mm long and ends over ${block.name}, ${block.least} mm: its edge stands above what lies beside it and prints as a step under a roller. Use a longer piece, or put a patch beneath the block.`
+    : null
+}
+
+/** True when pins are there under a roller and nobody said how high they stand. */
+export function pinsUnknown(kind: PressKind, { pins }: Pick<Section, 'pins'>): boolean {
+  return hasRoller(kind) && pins.some(({ height }) => height === null)
+}
