@@ -91,7 +91,15 @@ describe('a set-up without screws', () => {
 
 describe('the packing drawer', () => {
   it('does not offer twice what lies in other presses', () => {
-    const piece = { id: 'felt', name: 'felt', kind: 'felt' as const, thickness: 3, squeezed: 2.4, count: 2 }
+    const piece = {
+      id: 'felt',
+      name: 'felt',
+      kind: 'felt' as const,
+      thickness: 3,
+      squeezed: 2.4,
+      count: 2,
+      length: null,
+    }
     expect(toHand([piece], [{ packing: [felt] }])).toEqual([{ ...piece, count: 1 }])
     expect(toHand([piece], [{ packing: [{ ...felt, count: 5 }] }])[0]!.count).toBe(0)
     expect(toHand([piece], [{ packing: [{ ...felt, pieceId: null }] }])).toEqual([piece])
