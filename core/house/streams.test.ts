@@ -89,6 +89,7 @@ describe('streams', () => {
     expect(streamsFor({ type: 'set-press', stream: 'edition:e', data: { pressId: 'p' } })).toEqual([
       'edition:e',
       'press:p',
+      'studio',
     ])
     expect(
       streamsFor({

@@ -174,5 +174,13 @@ const bedHeight = bedSide('height')
         :disabled="disabled"
       />.
     </p>
+    <PictureChoice v-if="!disabled" v-model="press.pictureId" what="the press" />
+    <img v-else-if="press.pictureId" :src="`/api/pictures/${press.pictureId}`" alt="The press" class="likeness" />
   </div>
 </template>
+
+<style scoped>
+.likeness {
+  max-height: 120px;
+}
+</style>

@@ -157,6 +157,7 @@ async function close() {
           />.
         </p>
       </div>
+      <PictureChoice v-model="problem.pictureId" what="it" />
       <button type="button" class="link" @click="form.problems.splice(i, 1)">Not that</button>
     </div>
     <p><button type="button" class="link" @click="addProblem">A problem stays open</button></p>
