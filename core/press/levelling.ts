@@ -22,10 +22,10 @@ const level = 0.03
 export function supportFor(area: number, centre: OnPlaten, bed: { width: number; height: number }): Support | null {
   const off = Math.hypot(centre.x, centre.y)
   if (off <= level * Math.min(bed.width, bed.height) || area <= 0) return null
-  // As far out as the platen allows on the line through its middle, a tenth kept clear of its edge.
+  // Far out on the line through its middle, a quarter of the way kept clear for the support's own size.
   const [ux, uy] = [-centre.x / off, -centre.y / off]
   const reach =
-    0.9 *
+    0.75 *
     Math.min(...[ux && bed.width / 2 / Math.abs(ux), uy && bed.height / 2 / Math.abs(uy)].filter((way) => way > 0))
   return { x: ux * reach, y: uy * reach, area: (area * off) / reach }
 }
