@@ -1,7 +1,31 @@
 import { expect, settled, test } from '../fixtures/browser'
 
-const rooms = ['/', '/editions', '/editions/new', '/paper', '/ink', '/ink/mix', '/office', '/sign-in']
-const stops = ['plan', 'block', 'paper', 'press', 'ink', 'prove', 'pull', 'curate', 'sign', 'close', 'register']
+const rooms = [
+  '/',
+  '/editions',
+  '/editions/new',
+  '/paper',
+  '/ink',
+  '/ink/mix',
+  '/presses',
+  '/finder',
+  '/office',
+  '/sign-in',
+]
+const stops = [
+  'plan',
+  'block',
+  'paper',
+  'press',
+  'ink',
+  'prove',
+  'pull',
+  'curate',
+  'sign',
+  'close',
+  'register',
+  'recall',
+]
 
 for (const [width, height] of [
   [820, 1180],

@@ -1,6 +1,19 @@
 import { choose, expect, expectAccessible, say, settled, test } from '../fixtures/browser'
 
-const stops = ['plan', 'block', 'paper', 'register', 'press', 'ink', 'prove', 'pull', 'curate', 'sign', 'close']
+const stops = [
+  'plan',
+  'block',
+  'paper',
+  'register',
+  'press',
+  'ink',
+  'prove',
+  'pull',
+  'curate',
+  'sign',
+  'close',
+  'recall',
+]
 
 test('every room and stop is accessible and quiet', async ({ page, pressroom }) => {
   test.setTimeout(180_000)
@@ -18,6 +31,8 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
     '/paper',
     '/ink',
     '/ink/mix',
+    '/presses',
+    '/finder',
     '/office',
     '/sign-in',
     `/bench/${id('Harbour Scales')}`,

@@ -47,10 +47,11 @@ test('a session is closed step by step, and the next printer reads how the press
   await expect(page.getByText('“the crank sticks”')).toBeVisible()
   // What was washed is dirty no more; what was left on and the bolt are on the list.
   await expect(page.getByText('ink on handles, frames, tins or bottles', { exact: false }).first()).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Take it: a bolt of the bed is loose/ })).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Take it: a roller dirty/ })).toHaveCount(0)
-  await page.getByRole('button', { name: /^Take it: a bolt of the bed is loose/ }).click()
-  await expect(page.getByRole('button', { name: /^Leave it: a bolt/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^I see to it: a bolt of the bed is loose/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^I see to it: a roller dirty/ })).toHaveCount(0)
+  await expectAccessible(page)
+  await page.getByRole('button', { name: /^I see to it: a bolt of the bed is loose/ }).click()
+  await expect(page.getByRole('button', { name: /^Leave it to another: a bolt/ })).toBeVisible()
   await page.getByRole('button', { name: /^Done: a bolt of the bed/ }).click()
   await expect(page.getByText('a bolt of the bed is loose')).toHaveCount(0)
 
@@ -58,8 +59,8 @@ test('a session is closed step by step, and the next printer reads how the press
   await page.getByRole('button', { name: 'No, slab dirty' }).click()
   await page.getByRole('button', { name: 'Open my session' }).click()
   await expect(page.getByText(/^You have a session open here since just now; found slab dirty\.$/)).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Take it: slab dirty/ })).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Take it: pressure left on/ })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /^I see to it: slab dirty/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^I see to it: pressure left on/ })).toHaveCount(0)
 
   // Whoever left it open is asked; nobody in a hurry is kept away.
   await signInAs(page, server.url, 'Oona Vell')

@@ -69,10 +69,8 @@ async function retire({ id }: DrawerPiece) {
           }}<span v-if="used.get(piece.id)" class="soft">, {{ used.get(piece.id) }} in presses</span></span
         >
         <span v-if="session.isStaff || session.person?.role === 'member'" class="acts"
-          ><button type="button" :aria-label="`Measure ${piece.name} anew`" @click="edit(piece)">Measure anew</button
-          ><button type="button" :aria-label="`Take ${piece.name} out of the drawer`" @click="retire(piece)">
-            Take out
-          </button></span
+          ><button type="button" :aria-label="`Measure anew: ${piece.name}`" @click="edit(piece)">Measure anew</button
+          ><button type="button" :aria-label="`Take out: ${piece.name}`" @click="retire(piece)">Take out</button></span
         >
       </li>
     </ul>

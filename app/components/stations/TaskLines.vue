@@ -50,7 +50,7 @@ async function solve(task: Task & { stationId: string }) {
           ><button
             v-else
             type="button"
-            :aria-label="`${task.ownerId ? 'Leave' : 'Take'} it: ${task.what}`"
+            :aria-label="`${task.ownerId ? 'Leave it to another' : 'I see to it'}: ${task.what}`"
             @click="own(task, task.ownerId ? null : session.person!.id)"
           >
             {{ task.ownerId ? 'Leave it to another' : 'I see to it' }}</button
