@@ -20,7 +20,6 @@ export async function arrive(
 > {
   const stream = `station:${press.id}`
   const opening: CommandData<'open-session'> = {
-    pressId: press.id,
     items: looked(press.kind, [], wrong),
     note,
     pictureId: null,
@@ -74,7 +73,6 @@ export async function equipStations(desk: Desk, manager: string, leaver: string)
     `station:${table}`,
     'open-session',
     {
-      pressId: null,
       items: looked('ink table', ['oil'], ['hidden']),
       note: 'ink on the tin of black',
       pictureId: null,

@@ -1,5 +1,6 @@
 import type { InkFamily } from '../ink/family'
-import { hasRoller, type PressKind } from '../press/kinds'
+import { hasRoller } from '../press/kinds'
+import { isPress, type Place, type StationKind } from './findings'
 
 export type CareKey =
   | 'cutting'
@@ -84,11 +85,21 @@ export interface CareRule {
 
 const hasOil = (family: InkFamily) => family === 'oil' || family === 'water-washable oil' || family === 'rubber-based'
 
-/** What applies at a press. */
-export function careAtPress(kind: PressKind): CareKey[] {
-  if (kind === 'by hand') return ['rubbing']
-  if (hasRoller(kind)) return ['nips']
-  return kind === 'platen' || kind === 'clamshell' ? ['lever'] : []
+const atStation: Record<StationKind, CareKey[]> = {
+  'ink table': [],
+  rollers: [],
+  'cutting bench': ['cutting'],
+  'paper cutter': ['guillotine'],
+  'exposure unit': ['ultraviolet'],
+  'wash-out': ['washing out'],
+}
+
+/** What applies at a press or another station, whatever ink is used there. */
+export function careAt(place: Place): CareKey[] {
+  if (!isPress(place)) return atStation[place]
+  if (place === 'by hand') return ['rubbing']
+  if (hasRoller(place)) return ['nips']
+  return place === 'platen' || place === 'clamshell' ? ['lever'] : []
 }
 
 /** What applies where these inks are worked and washed off. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { inkFamilies } from '../ink/family'
 import { pressKinds } from '../press/kinds'
-import { careAtPress, careCards, careWithInk } from './cards'
+import { careAt, careCards, careWithInk } from './cards'
 import { cleanUps } from './cleaning'
 import { checklist, findings, type Place, stationKinds } from './findings'
 
@@ -67,9 +67,10 @@ describe('cleaning up', () => {
 
 describe('care', () => {
   it('is shown where it applies', () => {
-    expect(careAtPress('platen')).toEqual(['lever'])
-    expect(careAtPress('laminator')).toEqual(['nips'])
-    expect(careAtPress('by hand')).toEqual(['rubbing'])
+    expect(careAt('platen')).toEqual(['lever'])
+    expect(careAt('laminator')).toEqual(['nips'])
+    expect(careAt('by hand')).toEqual(['rubbing'])
+    expect(careAt('exposure unit')).toEqual(['ultraviolet'])
     expect(careWithInk(['oil'])).toEqual(['rags', 'solvents'])
     expect(careWithInk(['water-based'])).toEqual(['washing out'])
     expect(careWithInk([])).toEqual([])

@@ -17,6 +17,8 @@ export interface CleanUp {
   seconds: number | null
   /** What is as it should be once it is done. */
   settles: FindingKey[]
+  /** What it washes off, and with what; null for a step that washes nothing. */
+  washes: { family: InkFamily; name: string } | null
 }
 
 const labelFirst = 'the cleaner that the ink’s label names, for as long as it says'
@@ -42,6 +44,7 @@ export function cleanUps(
         : `Wash off the ${inkWords(family)} with ${labelFirst}, then wipe.`,
       seconds: minutes === null ? null : Math.round(minutes * 60),
       settles: ['roller', 'slab'],
+      washes: { family, name: cleaner?.name ?? '' },
     }
   })
   const steps: CleanUp[] = [
@@ -68,6 +71,12 @@ export function cleanUps(
   return steps.filter(({ settles }) => settles.length === 0 || settles.some((key) => listed.includes(key)))
 }
 
-const step = (key: string, words: string, settles: FindingKey[]): CleanUp => ({ key, words, seconds: null, settles })
+const step = (key: string, words: string, settles: FindingKey[]): CleanUp => ({
+  key,
+  words,
+  seconds: null,
+  settles,
+  washes: null,
+})
 
 const inkWords = (family: InkFamily) => (family === 'other' ? 'ink' : `${family} ink`)

@@ -67,7 +67,8 @@ function atPress(kind: PressKind): FindingKey[] {
   return [...(hasRoller(kind) || kind === 'platen' ? (['pressure'] as const) : []), 'bed', 'packing', ...inked]
 }
 
-const isPress = (place: Place): place is PressKind => place in pressWays
+/** True of a press, false of another station. */
+export const isPress = (place: Place): place is PressKind => place in pressWays
 
 /**
  * What is looked at in a place, in the order one walks round it.

@@ -132,7 +132,7 @@ export interface ActOptions<
   /** The person gives the secret again first: it is said to others, or cannot be undone in silence. */
   asksAgain?: true
   /** The other streams whose states the rule is given, under the names it knows them by. */
-  needs?: (data: Data) => Need
+  needs?: (data: Data, stream: string) => Need
   /** Every event it may cause, of whatever stream; the rule can return no other. */
   events: Events
   rule: (
@@ -154,7 +154,7 @@ export interface Act<
   begins: boolean
   late: boolean
   asksAgain: boolean
-  needs: (data: Data) => Needs
+  needs: (data: Data, stream: string) => Needs
   who: Who<never, Data>
   events: Events
   rule: (states: never, data: Data, context: Context) => readonly NewEvent[] | Refused

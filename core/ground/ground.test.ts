@@ -107,7 +107,7 @@ describe('a stream, its events and acts', () => {
 
   it('an act is neither guarded nor late, and sees only its own stream, unless it says so', () => {
     expect(hang).toMatchObject({ type: 'hang', guarded: false, late: false, begins: true })
-    expect(hang.needs({ slot: 'a' })).toEqual({})
+    expect(hang.needs({ slot: 'a' }, 'rack:1')).toEqual({})
   })
 })
 

@@ -51,7 +51,7 @@ export function emptyState(name: string): StreamState {
   return stream.empty(name) as StreamState
 }
 
-const needsOf = (act: AnyAct, command: Command): Needs => act.needs(command.data as never)
+const needsOf = (act: AnyAct, command: Command): Needs => act.needs(command.data as never, command.stream)
 
 /** Streams whose states a command must see, its own first. */
 export function streamsFor(command: Command): string[] {

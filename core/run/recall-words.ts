@@ -3,14 +3,11 @@ import { noteOf } from '../edition/proof-notes'
 import type { Pull } from '../edition/pull'
 import type { EditionState } from '../edition/state'
 import type { RollUp } from '../ink/roll-up'
+import type { BlockState } from '../stores/block/state'
 import { blockOf } from './ink-need'
 
 /** Where a block is, by its own book. */
-export interface BlockKept {
-  id: string
-  kept: { where: string } | null
-  cancelled: { reason: string } | null
-}
+export type BlockKept = Pick<BlockState, 'kept' | 'cancelled'> & { id: string }
 
 /** Mask up, ink, wipe, mask down, lay: what is done for one impression, in its order. */
 export function routineOf(state: EditionState, { rollUp, routine }: Layer, proof: Pull | undefined): string[] {

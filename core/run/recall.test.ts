@@ -4,7 +4,7 @@ import { samples } from '../../tests/fixtures/requests'
 import { emptyPress, type PressState } from '../stores/press/state'
 import { recallOf, type RoomKnown } from './recall'
 
-const batch = {
+const batch: RoomKnown['batches'][number] = {
   id: 'b1',
   name: 'slate',
   family: 'oil',
@@ -14,7 +14,7 @@ const batch = {
     { tubId: null, batchId: null, name: 'black', milligrams: 1000, held: null },
   ],
   left: 12_300,
-  keepings: [{ how: 'wrapped, in the ink cupboard' }],
+  keepings: [{ how: 'wrapped, in the ink cupboard', before: 0, left: 0, scraped: 0, at: '', position: 1 }],
 }
 const press: PressState = {
   ...emptyPress('press:p1'),
@@ -105,7 +105,7 @@ describe('a recall card', () => {
   it('says where the block is kept, and that a press is gone', () => {
     const { at, layerId } = table()
     at.must('prepare-block', { ...samples['prepare-block'], blockId: 'k1' })
-    const kept = { id: 'k1', kept: { where: 'in the plan chest' }, cancelled: null }
+    const kept = { id: 'k1', kept: { where: 'in the plan chest', at: '' }, cancelled: null }
     const card = recallOf(at.edition, layerId, { ...room, press: null, blocks: [kept] })!
     expect(card.block[0]).toContain('kept in the plan chest')
     expect(card.setting).toEqual([`${samples['add-press'].name} is not in the room any more.`])

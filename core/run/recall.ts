@@ -4,8 +4,9 @@ import { noteOf } from '../edition/proof-notes'
 import { isLive, pullOf, type Pull } from '../edition/pull'
 import { standardOf, standardWord } from '../edition/standards'
 import { outcomeOf } from '../edition/trials'
-import { type Component, shares } from '../ink/component'
+import { shares } from '../ink/component'
 import { faultWord } from '../print/faults'
+import type { BatchState } from '../stores/batch/state'
 import { readingWords } from '../press/screws'
 import { type PressAtHand, setUpFor, setUpSteps } from './set-up'
 import { type BlockKept, blockWords, registerWords, routineOf } from './recall-words'
@@ -13,15 +14,9 @@ import { type BlockKept, blockWords, registerWords, routineOf } from './recall-w
 /** What the room knows beside the edition: the press as it stands today, the batches, where blocks are kept. */
 export interface RoomKnown {
   press: PressAtHand | null
-  batches: readonly {
+  batches: readonly (Pick<BatchState, 'name' | 'family' | 'colour' | 'components' | 'left' | 'keepings'> & {
     id: string
-    name: string
-    family: string
-    colour: string
-    components: readonly Component[]
-    left: number
-    keepings: readonly { how: string }[]
-  }[]
+  })[]
   blocks: readonly BlockKept[]
 }
 

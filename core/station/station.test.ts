@@ -5,7 +5,7 @@ import type { Role } from '../ground/envelope'
 import type { CommandData, CommandType } from '../house/acts'
 import { emptyStation, type StationState } from './state'
 
-const opening = { ...samples['open-session'], items: [], pressId: 'p1' }
+const opening = { ...samples['open-session'], items: [] }
 const closing = { ...samples['close-session'], items: [], washed: [], problems: [], editionIds: ['e1'] }
 
 /** A room with the long press, that is a station by being there. */
@@ -24,18 +24,17 @@ function room() {
 describe('a session', () => {
   it('is opened at a press that stands in the room, or at a station that was set up', () => {
     const { give, station } = room()
-    expect(give('open-session', { ...opening, pressId: 'p2' })).toBe('unknown-station')
-    expect(give('open-session', { ...opening, pressId: null })).toBe('unknown-station')
+    expect(give('open-session', opening, 'member', 'station:p2')).toBe('unknown-station')
     expect(give('open-session', opening, 'member', 'station:s1')).toBe('unknown-station')
     expect(give('open-session', opening)).toBeUndefined()
     expect(give('set-station', samples['set-station'], 'member', 'station:s1')).toBe('not-allowed')
     expect(give('set-station', { ...samples['set-station'], name: ' ' }, 'manager', 'station:s1')).toBe('name-missing')
     expect(give('set-station', samples['set-station'], 'manager', 'station:s1')).toBeUndefined()
-    expect(give('open-session', { ...opening, pressId: null }, 'student', 'station:s1')).toBeUndefined()
+    expect(give('open-session', opening, 'student', 'station:s1')).toBeUndefined()
     expect(station('station:s1').open).toMatchObject({ by: 'p1' })
     give('close-session', { ...closing, sessionId: station('station:s1').open!.id }, 'student', 'station:s1')
     give('set-station', { ...samples['set-station'], isUsed: false }, 'manager', 'station:s1')
-    expect(give('open-session', { ...opening, pressId: null }, 'student', 'station:s1')).toBe('unknown-station')
+    expect(give('open-session', opening, 'student', 'station:s1')).toBe('unknown-station')
   })
 
   it('is not for whom the press is not', () => {

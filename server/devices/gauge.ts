@@ -1,4 +1,5 @@
 import type { GaugeReading } from '#shared/replies/replies'
+import { StandIn } from './stand-in'
 
 /** A gauge on a press: it streams how high each end of the roller stands over zero. A real one takes this place behind the same calls. */
 export interface Gauge {
@@ -63,35 +64,20 @@ class Screw {
 }
 
 /** A gauge that never was, on a press whose screws are turned on the screen. */
-export class SimulatedGauge implements Gauge {
-  readonly simulated = true
-  private readonly listeners = new Set<(reading: GaugeReading) => void>()
-  private timer: ReturnType<typeof setInterval> | null = null
+export class SimulatedGauge extends StandIn<GaugeReading> implements Gauge {
   private readonly screws: Record<Side, Screw>
   private offset = { left: 0, right: 0 }
   private plugged = true
-  private seed = 97
 
   constructor(
     private readonly press: Geared,
     private readonly clock: () => number = Date.now,
   ) {
+    super(readingEvery, 97)
     const now = clock()
     this.screws = {
       left: new Screw(press.left, press.play, now),
       right: new Screw(press.right, press.play, now),
-    }
-  }
-
-  follow(listener: (reading: GaugeReading) => void): () => void {
-    this.listeners.add(listener)
-    listener(this.reading())
-    this.timer ??= setInterval(() => this.tell(), readingEvery)
-    return () => {
-      this.listeners.delete(listener)
-      if (this.listeners.size > 0 || !this.timer) return
-      clearInterval(this.timer)
-      this.timer = null
     }
   }
 
@@ -112,7 +98,7 @@ export class SimulatedGauge implements Gauge {
   /** What it shows now. A gauge keeps its zero when it is plugged in again. */
   reading(): GaugeReading {
     if (!this.plugged) return { left: null, right: null, steady: false, simulated: true }
-    const shown = (side: Side) => Math.round((this.height(side) - this.offset[side] + this.waver()) * 1000) / 1000
+    const shown = (side: Side) => Math.round((this.height(side) - this.offset[side] + this.waver(noise)) * 1000) / 1000
     return {
       left: shown('left'),
       right: shown('right'),
@@ -121,20 +107,9 @@ export class SimulatedGauge implements Gauge {
     }
   }
 
-  private tell(): void {
-    const reading = this.reading()
-    for (const listener of this.listeners) listener(reading)
-  }
-
   private height(side: Side): number {
     const now = this.clock()
     return this.screws[side].settle(now) * this.press.pitch + (driftAnHour * (now % 3_600_000)) / 3_600_000
-  }
-
-  /** Park and Miller's generator: the same waver on every start. */
-  private waver(): number {
-    this.seed = (this.seed * 48_271) % 2_147_483_647
-    return (this.seed / 2_147_483_647 - 0.5) * 2 * noise
   }
 }
 

@@ -1,4 +1,5 @@
 import type { ScaleReading } from '#shared/replies/replies'
+import { StandIn } from './stand-in'
 
 /** A scale on the slab: it streams what lies on it. A real one takes this place behind the same calls. */
 export interface Scale {
@@ -21,31 +22,16 @@ const driftAnHour = 0.6
 const noise = 0.03
 
 /** A small scale that never was: it drifts, wavers, tares, and can be unplugged. */
-export class SimulatedScale implements Scale {
-  readonly simulated = true
-  private readonly listeners = new Set<(reading: ScaleReading) => void>()
-  private timer: ReturnType<typeof setInterval> | null = null
+export class SimulatedScale extends StandIn<ScaleReading> implements Scale {
   private poured = 0
   private rate = 0
   private rateSince: number
   private tared = 0
   private plugged = true
-  private seed = 41
 
   constructor(private readonly clock: () => number = Date.now) {
+    super(readingEvery, 41)
     this.rateSince = clock()
-  }
-
-  follow(listener: (reading: ScaleReading) => void): () => void {
-    this.listeners.add(listener)
-    listener(this.reading())
-    this.timer ??= setInterval(() => this.tell(), readingEvery)
-    return () => {
-      this.listeners.delete(listener)
-      if (this.listeners.size > 0 || !this.timer) return
-      clearInterval(this.timer)
-      this.timer = null
-    }
   }
 
   tare(): void {
@@ -72,15 +58,10 @@ export class SimulatedScale implements Scale {
   reading(): ScaleReading {
     if (!this.plugged) return { grams: null, steady: false, simulated: true }
     return {
-      grams: Math.round((this.load() - this.tared + this.waver()) * 100) / 100,
+      grams: Math.round((this.load() - this.tared + this.waver(noise)) * 100) / 100,
       steady: this.rate === 0,
       simulated: true,
     }
-  }
-
-  private tell(): void {
-    const reading = this.reading()
-    for (const listener of this.listeners) listener(reading)
   }
 
   private lying(): number {
@@ -89,12 +70,6 @@ export class SimulatedScale implements Scale {
 
   private load(): number {
     return this.lying() + (driftAnHour * (this.clock() % 3_600_000)) / 3_600_000
-  }
-
-  /** Park and Miller's generator: the same waver on every start. */
-  private waver(): number {
-    this.seed = (this.seed * 48_271) % 2_147_483_647
-    return (this.seed / 2_147_483_647 - 0.5) * 2 * noise
   }
 }
 

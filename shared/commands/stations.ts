@@ -39,7 +39,6 @@ export class OpenSession {
   items!: Looked[]
   @IsString() @MaxLength(1000) note!: string
   @OrNull() @IsString() @Length(1, 100) pictureId!: string | null
-  @OrNull() @IsString() @Length(1, 64) pressId!: string | null
   @IsBoolean() over!: boolean
   @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @Length(1, 64, { each: true }) editionIds!: string[]
 }

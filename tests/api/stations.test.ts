@@ -13,7 +13,7 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-const opening = { ...samples['open-session'], pressId: 'long' }
+const opening = samples['open-session']
 const read = async () => (await manager.send<StationReply>('GET', '/api/stations/long')).body
 
 it('two who open a press in one moment: one has it, the other is told', async () => {

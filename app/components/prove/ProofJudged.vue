@@ -9,7 +9,6 @@ const props = defineProps<{ step: ProofStep; disabled: boolean }>()
 const emit = defineEmits<{ kept: [] }>()
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
-const sending = useGiving()
 const standing = () => ({
   pressure: gradeValue(props.step.test.pressure),
   ink: gradeValue(props.step.test.ink),
@@ -33,16 +32,6 @@ const papers = [
   { value: 'newsprint', title: 'newsprint' },
   { value: 'good', title: 'good paper' },
 ]
-
-async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  await sending.giving(async () => {
-    form.value.pictureId = (await sendPicture(file)).id
-  })
-  input.value = ''
-}
 
 async function keep() {
   const { pressure, ink, charges, passes, paper, pictureId, note } = form.value
@@ -121,12 +110,8 @@ async function keep() {
         />.
       </p>
     </div>
-    <label v-if="!disabled" class="soft file"
-      >{{ form.pictureId ? 'Another picture of it' : 'A picture of it' }}
-      <input type="file" accept="image/*" @change="choose"
-    /></label>
-    <p v-if="sending.busy.value" class="soft" role="status">The picture is handed in …</p>
-    <p v-if="sending.fault.value || fault" class="trouble" role="alert">{{ sending.fault.value || fault }}</p>
+    <PictureChoice v-if="!disabled" v-model="form.pictureId" what="the proof" />
+    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <div class="buttons">
       <VBtn type="submit" :disabled="disabled || !isChanged" :loading="busy">Keep the judgement</VBtn>
       <slot />
@@ -141,8 +126,5 @@ async function keep() {
 }
 .sentence {
   font-size: 1.3rem;
-}
-.file {
-  font-size: 0.9rem;
 }
 </style>

@@ -56,17 +56,13 @@ const addProblem = () => form.value.problems.push({ kind: 'broken', what: '', pi
 
 async function close() {
   const { open, id } = props.station
-  const { items, stock, note, pictureId, problems, done } = form.value
+  const { items, stock, note, pictureId, problems } = form.value
   const data = {
     sessionId: open!.id,
     items: items.filter(({ key }) => listed.value.includes(key)),
-    washed: washed.value
-      .filter((family) => done.includes(`wash ${family}`))
-      .map((family) => {
-        const cleaner = supplies.cleaners.find((one) => one.family === family)
-        const minutes = cleaner?.minutes ?? null
-        return { family, name: cleaner?.name ?? '', seconds: minutes === null ? null : Math.round(minutes * 60) }
-      }),
+    washed: steps.value.flatMap((step) =>
+      step.washes && isDone(step) ? [{ ...step.washes, seconds: step.seconds }] : [],
+    ),
     stock,
     note,
     pictureId,

@@ -9,7 +9,6 @@ const props = defineProps<{
   place: Place
   /** The inks last used here: they say what to look for. */
   families: InkFamily[]
-  isPress: boolean
 }>()
 const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
@@ -25,7 +24,7 @@ async function open() {
   const took = await giving(async () => {
     // What the one before used, by the pulls up to this moment.
     const editionIds = isOthers.value ? await printedAt(id) : []
-    const data = { ...form.value, pressId: props.isPress ? id : null, over: isOthers.value, editionIds }
+    const data = { ...form.value, over: isOthers.value, editionIds }
     await session.give(`station:${id}`, 'open-session', data)
   })
   if (!took) return

@@ -35,8 +35,7 @@ async function giveUp({ id, name, kind }: (typeof stations.value)[number]) {
         <span
           ><NuxtLink :to="`/stations/${one.id}`"
             ><strong>{{ one.name }}</strong></NuxtLink
-          >
-          <span class="soft"> {{ one.kind }}</span></span
+          ><span class="soft">, {{ one.kind }}</span></span
         >
         <span v-if="one.open">{{ session.nameOf(one.open.by) }}, since {{ ago(one.open.at) }}</span>
         <span v-else class="soft">{{

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { careAtPress, type CareKey, careWithInk } from '#core/care/cards'
+import { careAt, careWithInk } from '#core/care/cards'
 import type { Place } from '#core/care/findings'
 import type { InkFamily } from '#core/ink/family'
 import { pressWays } from '#core/press/kinds'
@@ -65,14 +65,9 @@ const usedFamilies = computed(() => familiesOf(used.value.batchIds))
 const open = computed(() => station.value?.open ?? null)
 const isMine = computed(() => open.value !== null && open.value.by === session.person?.id)
 const mayClose = computed(() => open.value !== null && (isMine.value || session.isStaff))
-const care = computed<CareKey[]>(() => [
-  ...(press.value ? careAtPress(press.value.kind) : []),
-  ...(place.value === 'exposure unit' ? (['ultraviolet'] as const) : []),
-  ...(place.value === 'wash-out' ? (['washing out'] as const) : []),
-  ...(place.value === 'cutting bench' ? (['cutting'] as const) : []),
-  ...(place.value === 'paper cutter' ? (['guillotine'] as const) : []),
-  ...careWithInk(isMine.value ? [] : lastFamilies.value),
-])
+const care = computed(() =>
+  place.value ? [...careAt(place.value), ...careWithInk(isMine.value ? [] : lastFamilies.value)] : [],
+)
 const asItSeems = ref(false)
 </script>
 
@@ -117,7 +112,6 @@ const asItSeems = ref(false)
           :station="station"
           :place="place"
           :families="lastFamilies"
-          :is-press="press !== null"
           @kept="load"
         />
         <p v-if="!isMine && mayClose">

@@ -15,8 +15,6 @@ import { tasksFrom } from '../tasks'
 import { usedIn } from '../used'
 
 interface Opening extends AsFound {
-  /** The press, when the station is one: its own id. */
-  pressId: string | null
   /** Whoever had it open has gone, and did not close. */
   over: boolean
   /** Editions printed in the session that is taken over: their pulls say what it used. */
@@ -25,22 +23,16 @@ interface Opening extends AsFound {
 
 /** Somebody takes a place over, and says how it was found. */
 export const openSession = defineAct(station, 'open-session', anyone, {
-  needs: ({ pressId, editionIds }: Opening) => ({
-    // No press has the empty id: of a station that is none it stays empty.
-    press: press.of(pressId ?? ''),
+  needs: ({ editionIds }: Opening, stream) => ({
+    press: press.of(streamId(stream)),
     editions: editionIds.map((id) => edition.of(id)),
   }),
   events: [sessionOpened, sessionClosed, taskRaised, taskSolved],
-  rule: (seen, { pressId, over, items, note, pictureId }: Opening, { personId, role, commandId }) => {
-    const { station } = seen
-    const itsPress = pressId !== null && pressId === streamId(station.stream) ? seen.press : null
-    if (itsPress ? itsPress.name === '' : station.name === '' || !station.isUsed)
-      return refuse(
-        'unknown-station',
-        'That station is not in the room any more. See which are under Presses.',
-        'pressId',
-      )
-    const others = itsPress && notTheirs(itsPress, role)
+  rule: ({ station, press, editions }, { over, items, note, pictureId }: Opening, { personId, role, commandId }) => {
+    const isPress = press.name !== ''
+    if (!isPress && (station.name === '' || !station.isUsed))
+      return refuse('unknown-station', 'That station is not in the room any more. See which are under Presses.')
+    const others = isPress && notTheirs(press, role)
     if (others) return others
     if (station.open?.by === personId)
       return refuse('already-open', 'Your session is open here already. Close it when you leave.')
@@ -57,7 +49,7 @@ export const openSession = defineAct(station, 'open-session', anyone, {
               how: 'taken over',
               items: [],
               washed: [],
-              used: usedIn(seen.editions, station.open, streamId(station.stream)),
+              used: usedIn(editions, station.open, streamId(station.stream)),
               stock: '',
               note: '',
               pictureId: null,

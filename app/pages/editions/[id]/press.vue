@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { careAtPress } from '#core/care/cards'
+import { careAt } from '#core/care/cards'
 import { setupInForce } from '#core/edition/layer'
 import { sectionOf } from '#core/edition/section'
 import { edgeFault, pinsUnknown } from '#core/press/edges'
@@ -234,7 +234,7 @@ async function set() {
         </div>
         <p v-if="setup && !isChanged" class="soft">Each pull keeps the setting that was in force.</p>
       </template>
-      <CareNotes v-if="press" :cards="careAtPress(press.kind)" class="care" />
+      <CareNotes v-if="press" :cards="careAt(press.kind)" class="care" />
     </section>
     <section v-if="told.length > 1" class="part">
       <div class="part-head">
