@@ -1,5 +1,6 @@
 import type { BlendPlan, RollUp } from '../ink/roll-up'
 import type { PressSetting } from '../press/stack'
+import type { Settling } from '../register/growth'
 
 /** One press set-up, copied into the edition so that it folds by itself. */
 export interface PressSetup extends PressSetting {
@@ -33,6 +34,8 @@ export interface Layer {
   blend: BlendPlan | null
   /** Every set-up this layer has had, with the `seq` of the event that set it; the last is in force. */
   setups: { seq: number; setup: PressSetup }[]
+  /** How its paper is got ready: blank passes, and how much it grew. */
+  settling: Settling
   /** True once the block has been cut to its next state: no more pulls (reduction). */
   cutFurther: boolean
 }

@@ -42,5 +42,5 @@ it('a packing that ends over the block, or a pin above it, is not set under a ro
 it('of a block that is not described no length is known', () => {
   const { at } = table()
   const section = sectionOf(at.edition as EditionState, [], { packing: [], block: { name: 'another', thickness: 5 } })
-  expect(section.block).toMatchObject({ least: null })
+  expect(section.block).toMatchObject({ sides: null })
 })

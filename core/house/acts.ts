@@ -31,6 +31,7 @@ import { setPress } from '../edition/acts/set-press'
 import { setRollUp } from '../edition/acts/set-roll-up'
 import { setZones } from '../edition/acts/set-zones'
 import { settleDispute } from '../edition/acts/settle-dispute'
+import { settlePaper } from '../edition/acts/settle-paper'
 import { sign } from '../edition/acts/sign'
 import { splitSheet } from '../edition/acts/split-sheet'
 import { spoilSheet } from '../edition/acts/spoil-sheet'
@@ -105,6 +106,7 @@ const editionActs = [
   recordBlockState,
   findExposure,
   drawRegister,
+  settlePaper,
   setRollUp,
   setInkedShare,
   planOverprint,

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { edgeFault, pinsUnknown, type Section } from './edges'
+import { edgeDoubt, edgeFault, pinsUnknown, type Section } from './edges'
 
 const section = (more: Partial<Section> = {}): Section => ({
-  block: { name: 'the block', thickness: 5, least: 200 },
+  block: { name: 'the block', thickness: 5, sides: { least: 200, most: 300 } },
   packing: [{ name: 'felt', length: null }],
   pins: [],
   ...more,
@@ -30,7 +30,15 @@ describe('what must not go under a roller', () => {
     expect(edgeFault('roller bed', section({ pins: [{ height: null }] }))).toBeNull()
     expect(pinsUnknown('roller bed', { pins: [{ height: null }] })).toBe(true)
     expect(pinsUnknown('platen', { pins: [{ height: null }] })).toBe(false)
-    const unmeasured = { name: 'b', thickness: 5, least: null }
+    const unmeasured = { name: 'b', thickness: 5, sides: null }
     expect(edgeFault('roller bed', section({ block: unmeasured, packing: [{ name: 'card', length: 1 }] }))).toBeNull()
+  })
+
+  it('may be a piece that covers the block one way round only', () => {
+    const between = section({ packing: [{ name: 'card', length: 240 }] })
+    expect(edgeFault('roller bed', between)).toBeNull()
+    expect(edgeDoubt('roller bed', between)).toMatch(/card is 240 mm long: .* 200 mm, not of 300 mm/)
+    expect(edgeDoubt('platen', between)).toBeNull()
+    expect(edgeDoubt('roller bed', section({ packing: [{ name: 'card', length: 300 }] }))).toBeNull()
   })
 })

@@ -1,4 +1,5 @@
 import { type Drawing, type Point, segment, type Shape, words } from '../drawing/shapes'
+import { factors, type Growth } from './growth'
 
 /** Which comes to which: block face up with the paper laid on it, or the block set down on the paper. */
 export type Meeting = 'paper onto block' | 'block onto paper'
@@ -58,6 +59,8 @@ export interface Jig {
   seriesLines: [Point, Point][]
   stops: [Point, Point][]
   pins: Pin[]
+  /** The sheet's size at the press. */
+  size: { width: number; height: number }
   /** From where the jig is seen, in words. */
   seenFrom: string
 }
@@ -82,8 +85,9 @@ function turned([x, y]: Point, [cx, cy]: Point, degrees: number): Point {
 /**
  * The jig as it lies on the bed. With the paper laid onto a block face up it is seen from the block's side: left and
  * right change places (x′ = W − x) and the turn changes its sense. The image comes out square; the outline is turned.
+ * Paper that grew takes every position on it along; the block keeps its size and goes where its middle goes.
  */
-export function jigOf(plan: RegisterPlan): Jig {
+export function jigOf(plan: RegisterPlan, growth: Growth | null = null): Jig {
   const { sheet, outline, image } = plan
   const centre: Point = [outline.left + outline.width / 2, outline.top + outline.height / 2]
   const imageCentre = turned(
@@ -91,8 +95,13 @@ export function jigOf(plan: RegisterPlan): Jig {
     centre,
     plan.rotation,
   )
-  const seen = ([x, y]: Point): Point => (plan.meeting === 'paper onto block' ? [sheet.width - x, y] : [x, y])
-  const box = (given: Box) => corners(given).map(seen)
+  const [gx, gy] = factors(growth)
+  const onPaper = ([x, y]: Point): Point => [(plan.meeting === 'paper onto block' ? sheet.width - x : x) * gx, y * gy]
+  const middle = onPaper(centre)
+  const onBlock = ([x, y]: Point): Point => [
+    middle[0] + (plan.meeting === 'paper onto block' ? centre[0] - x : x - centre[0]),
+    middle[1] + y - centre[1],
+  ]
   const squared: Box = {
     left: imageCentre[0] - image.width / 2,
     top: imageCentre[1] - image.height / 2,
@@ -100,18 +109,22 @@ export function jigOf(plan: RegisterPlan): Jig {
     height: image.height,
   }
   return {
-    sheet: corners({ left: 0, top: 0, ...sheet }),
-    outline: corners(outline).map((point) => seen(turned(point, centre, plan.rotation))),
-    image: box(squared),
-    mat: plan.mat ? box(plan.mat) : null,
+    sheet: corners({ left: 0, top: 0, ...sheet }).map(onPaper),
+    outline: corners(outline).map((point) => onBlock(turned(point, centre, plan.rotation))),
+    image: corners(squared).map(onBlock),
+    mat: plan.mat ? corners(plan.mat).map(onPaper) : null,
     seriesLines: plan.series
       ? [plan.series.topLine, sheet.height - plan.series.footLine].map((y): [Point, Point] => [
-          [0, y],
-          [sheet.width, y],
+          onPaper([0, y]),
+          onPaper([sheet.width, y]),
         ])
       : [],
-    stops: plan.stops > 0 ? stopLines(plan).map(([a, b]): [Point, Point] => [seen(a), seen(b)]) : [],
-    pins: plan.pins.map((pin) => ({ ...pin, x: seen([pin.x, 0])[0] })),
+    stops: plan.stops > 0 ? stopLines(plan).map(([a, b]): [Point, Point] => [onPaper(a), onPaper(b)]) : [],
+    pins: plan.pins.map((pin) => {
+      const [x, y] = onPaper([pin.x, pin.y])
+      return { ...pin, x, y }
+    }),
+    size: { width: sheet.width * gx, height: sheet.height * gy },
     seenFrom:
       plan.meeting === 'paper onto block'
         ? 'Seen from the block’s side: the print’s left is on the right here.'
@@ -174,9 +187,9 @@ const round = 14
 export const checkRule = 100
 
 /** The registration sheet at full size, with corner marks and a rule to check the printer by. */
-export function registrationSheet(plan: RegisterPlan, title: string): Drawing {
-  const jig = jigOf(plan)
-  const { width, height } = plan.sheet
+export function registrationSheet(plan: RegisterPlan, title: string, growth: Growth | null = null): Drawing {
+  const jig = jigOf(plan, growth)
+  const { width, height } = jig.size
   const at = ([x, y]: Point): Point => [x + round, y + round]
   const line = (pen: Shape['pen'], points: Point[], closed = true): Shape => ({
     kind: 'line',

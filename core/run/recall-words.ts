@@ -3,6 +3,7 @@ import { noteOf } from '../edition/proof-notes'
 import type { Pull } from '../edition/pull'
 import type { EditionState } from '../edition/state'
 import type { RollUp } from '../ink/roll-up'
+import { factors } from '../register/growth'
 import type { BlockState } from '../stores/block/state'
 import { blockOf } from './ink-need'
 
@@ -35,8 +36,23 @@ function rolling({ roller, charges, passes, directions, wiping, masks, dabbing, 
 
 const mm = (value: number) => `${Math.round(value * 10) / 10} mm`
 
+const times = (n: number) => (n === 1 ? 'once' : `${n} times`)
+
+/** How the paper is got ready for a layer, and how much it had grown. */
+export function settlingWords({ settling: { passes, growth } }: Pick<Layer, 'settling'>): string[] {
+  const [x, y] = factors(growth).map((factor) => ((factor - 1) * 100).toFixed(2))
+  return [
+    ...(passes > 0 ? [`Each sheet goes through the press blank ${times(passes)} first.`] : []),
+    ...(growth ? [`The paper was measured then: ${x} % along its width, ${y} % along its height.`] : []),
+  ]
+}
+
 /** How paper meets block. */
-export function registerWords({ register }: EditionState): string[] {
+export function registerWords({ register }: EditionState, layer: Layer): string[] {
+  return [...settlingWords(layer), ...meetingWords(register)]
+}
+
+function meetingWords(register: EditionState['register']): string[] {
   if (!register) return ['No registration sheet was drawn.']
   const { sheet, outline, meeting, stops, pins, rotation } = register.register
   return [

@@ -75,7 +75,7 @@ export function recallOf(state: EditionState, layerId: string, room: RoomKnown):
     inks: inksOf(layer, proof, room),
     routine: routineOf(state, layer, proof),
     chores: (layer.rollUp?.chores ?? []).map(({ every, what }) => `Every ${every} pulls: ${what}`),
-    register: registerWords(state),
+    register: registerWords(state, layer),
     faults: faultsOf(state, layerId),
     block: blockWords(state, layer, room.blocks),
   }

@@ -21,6 +21,7 @@ import { type BlockDescription, type BlockKind, blockKinds, type Transfer, trans
 import type { ExposureRecord } from '#core/block/exposure'
 import type { PiecePlan } from '#core/paper/piece'
 import type { Grain } from '#core/paper/tear-request'
+import { type Growth, type Measured, mostBlankPasses, type Settling } from '#core/register/growth'
 import { type Meeting, meetings, type RegisterPlan } from '#core/register/registration'
 import { OrNull } from './or-null'
 import { Nested } from './nested'
@@ -183,6 +184,26 @@ class Register implements RegisterPlan {
 export class DrawRegister {
   @Nested(() => Register) register!: Register
   @OrNull() @IsString() @Length(1, 64) formatId!: string | null
+}
+
+class MarksMeasured implements Measured {
+  @IsNumber() @Min(0) @Max(longest) before!: number
+  @IsNumber() @Min(0) @Max(longest) after!: number
+}
+
+class PaperGrown implements Growth {
+  @Nested(() => MarksMeasured) width!: MarksMeasured
+  @Nested(() => MarksMeasured) height!: MarksMeasured
+}
+
+class PaperReady implements Settling {
+  @IsInt() @Min(0) @Max(mostBlankPasses) passes!: number
+  @OrNull() @Nested(() => PaperGrown) growth!: PaperGrown | null
+}
+
+export class SettlePaper {
+  @IsString() @Length(1, 64) layerId!: string
+  @Nested(() => PaperReady) settling!: PaperReady
 }
 
 export class SetSeriesFormat extends SeriesLines {

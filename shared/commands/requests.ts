@@ -41,6 +41,7 @@ import {
   RecordBlockState,
   UseBlock,
   SetSeriesFormat,
+  SettlePaper,
   Tear,
 } from './preparing'
 import {
@@ -116,6 +117,7 @@ const requests = requestsFor({
   'record-block-state': RecordBlockState,
   'find-exposure': FindExposure,
   'draw-register': DrawRegister,
+  'settle-paper': SettlePaper,
   'set-roll-up': SetRollUp,
   'set-inked-share': SetInkedShare,
   'plan-overprint': PlanOverprint,

@@ -5,6 +5,7 @@ import { pullOf } from '#core/edition/pull'
 import { standardOf, standardWord } from '#core/edition/standards'
 import type { EditionState } from '#core/edition/state'
 import { readingWords } from '#core/press/screws'
+import { settlingWords } from '#core/run/recall-words'
 import { figured } from '~/drawings/words'
 
 /** The approved proof of the layer, and what it was made with: every pull is held against it. */
@@ -24,9 +25,11 @@ const said = computed(() => {
     note.value ? `${figured(note.value.charges, 'charge')}, ${figured(note.value.passes, 'pass', 'passes')}` : '',
   ].filter(Boolean)
 })
+const settling = computed(() => (layer.value ? settlingWords(layer.value) : []))
 </script>
 
 <template>
+  <p v-if="settling.length > 0" class="settling">{{ settling.join(' ') }}</p>
   <figure v-if="proof" class="standard">
     <img
       v-if="note?.pictureId"
@@ -38,6 +41,9 @@ const said = computed(() => {
 </template>
 
 <style scoped>
+.settling {
+  max-width: 40ch;
+}
 .standard {
   display: flex;
   gap: 12px;

@@ -1,5 +1,6 @@
 import { defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
+import { asTorn } from '../../register/growth'
 import type { Zone } from '../layer'
 import { edition } from '../stream'
 
@@ -23,6 +24,7 @@ export const layerAdded = defineEvent(edition, 'layer-added', (state, data: Laye
       rollUp: null,
       blend: null,
       setups: [],
+      settling: asTorn,
       cutFurther: false,
     }),
   }),

@@ -2,7 +2,7 @@
 import { careAt } from '#core/care/cards'
 import { setupInForce } from '#core/edition/layer'
 import { sectionOf } from '#core/edition/section'
-import { edgeFault, pinsUnknown } from '#core/press/edges'
+import { edgeDoubt, edgeFault, pinsUnknown } from '#core/press/edges'
 import { hasRoller } from '#core/press/kinds'
 import { readingWords } from '#core/press/screws'
 import { figured } from '~/drawings/words'
@@ -40,6 +40,7 @@ const section = computed(() =>
   sectionOf(edition.state!, supplies.drawer, { packing: form.value.packing, block: block.value }),
 )
 const edge = computed(() => (press.value ? edgeFault(press.value.kind, section.value) : null))
+const doubt = computed(() => (press.value ? edgeDoubt(press.value.kind, section.value) : null))
 const pinsAsked = computed(() => press.value !== null && pinsUnknown(press.value.kind, section.value))
 const book = computed(() => edition.state!.blocks.find((one) => one.block.name === block.value?.name))
 const disabled = computed(() => !!edition.state!.closedAt || !edition.isTheirs)
@@ -144,6 +145,7 @@ async function set() {
           The registration has pins, and nobody said how high they stand:
           <NuxtLink :to="`/editions/${edition.id}/register`">say it</NuxtLink> before they go under a roller.
         </p>
+        <p v-if="!edge && doubt" class="soft">{{ doubt }}</p>
         <PlatenLevel
           v-if="press && (press.kind === 'platen' || press.kind === 'clamshell') && press.bed && book"
           :block="book.block"

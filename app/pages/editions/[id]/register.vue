@@ -8,6 +8,7 @@ const edition = useEdition()
 const session = useSession()
 const units = useUnits()
 const { busy, fault, giving } = useGiving()
+const { layerId, layer } = useLayerChoice()
 const formatting = useGiving()
 const copy = <Value,>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
 
@@ -43,7 +44,12 @@ const form = useFollowing(standing)
 const draft = useDraft(`register ${edition.id}`, form, standing)
 const plan = computed(() => form.value.register)
 const cannot = computed(() => registerFault(plan.value))
-const sheet = computed(() => (cannot.value ? null : registrationSheet(plan.value, edition.state!.title)))
+const growth = computed(() => layer.value?.settling.growth ?? null)
+/** One sheet serves every layer until paper of another size makes it one layer's own. */
+const sheetTitle = computed(() =>
+  growth.value ? `${edition.state!.title}, ${layer.value!.name}, on paper as measured` : edition.state!.title,
+)
+const sheet = computed(() => (cannot.value ? null : registrationSheet(plan.value, sheetTitle.value, growth.value)))
 const seen = computed(() => (cannot.value ? '' : jigOf(plan.value).seenFrom))
 const changed = computed(() => !sameContent(form.value, edition.state!.register))
 const formats = computed(() => edition.studio.seriesFormats)
@@ -91,16 +97,16 @@ async function keep() {
 }
 
 async function file(kind: 'pdf' | 'svg') {
-  const title = `Registration sheet: ${edition.state!.title}`
+  const title = `Registration sheet: ${sheetTitle.value}`
   if (kind === 'svg') {
     const { svgFile } = await import('~/drawings/svg-file')
-    return download(svgFile(sheet.value!, title), 'image/svg+xml', fileName(edition.state!.title, 'registration.svg'))
+    return download(svgFile(sheet.value!, title), 'image/svg+xml', fileName(sheetTitle.value, 'registration.svg'))
   }
   const { pdfFile } = await import('~/drawings/pdf-file')
   download(
     pdfFile(sheet.value!, pages[page.value], title),
     'application/pdf',
-    fileName(edition.state!.title, 'registration.pdf'),
+    fileName(sheetTitle.value, 'registration.pdf'),
   )
 }
 
@@ -115,6 +121,7 @@ function drawLines(drawn: boolean) {
 
 <template>
   <div>
+    <LayerPicker v-model="layerId" :layers="edition.state!.layers" />
     <section class="part">
       <div class="part-head">
         <h2>Registration sheet</h2>
@@ -252,6 +259,13 @@ function drawLines(drawn: boolean) {
           </template>
         </div>
       </div>
+    </section>
+    <section v-if="layer" class="part">
+      <div class="part-head">
+        <h2>The paper at the press</h2>
+        <p>damp or run through blank, it grows; what is marked on it grows with it</p>
+      </div>
+      <PaperAtPress :layer="layer" :image="plan.image" :disabled="!!edition.state!.closedAt || !edition.isTheirs" />
     </section>
   </div>
 </template>
