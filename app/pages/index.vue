@@ -149,7 +149,7 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
                 <span class="soft">{{ one.why }}</span>
               </li>
             </ul>
-            <template v-if="floor.tasks.length > 0">
+            <template v-if="floor.tasks.length + floor.tubs.length > 0">
               <div class="part-head drying"><h2>Dirty, broken or low</h2></div>
               <ul class="lines decisions">
                 <li v-for="one in floor.tasks" :key="one.id">
@@ -158,6 +158,12 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
                     >{{ one.ownerId ? `${session.nameOf(one.ownerId)} sees to it` : 'nobody sees to it yet' }},
                     {{ ago(one.at, now) }}</span
                   >
+                </li>
+                <li v-for="tub in floor.tubs" :key="tub.id">
+                  <NuxtLink to="/ink">{{ tub.name }}: {{ tub.condition }}</NuxtLink>
+                  <span class="soft">{{
+                    tub.condition === 'skinned' ? 'lift the skin off before it becomes specks' : 'ink of another knife'
+                  }}</span>
                 </li>
               </ul>
             </template>

@@ -13,7 +13,16 @@ const eventsOf = (name: string) =>
     .trim()
     .split('\n')
     .map((line) => JSON.parse(line) as LedgerEvent)
-const versions = ['version-1', 'version-2', 'version-3', 'version-4', 'version-5', 'version-6', 'version-7', 'version-8']
+const versions = [
+  'version-1',
+  'version-2',
+  'version-3',
+  'version-4',
+  'version-5',
+  'version-6',
+  'version-7',
+  'version-8',
+]
 const events = versions.flatMap(eventsOf)
 
 describe.each(versions)('a ledger of %s', (version) => {

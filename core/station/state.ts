@@ -70,6 +70,14 @@ export interface Task extends When, Doer {
   ownerId: string | null
 }
 
+/** When a roller or a batch was last used at a station, in whose session. */
+export interface LastUse extends When, Doer {
+  id: string
+}
+
+/** So many rollers and batches are remembered at a station, those used last. */
+export const usesKept = 120
+
 /**
  * A place where people work one after the other: a press under its own id, or another station of the room. Its sessions
  * before the last are read from the ledger.
@@ -84,11 +92,13 @@ export interface StationState {
   isUsed: boolean
   open: Session | null
   last: PastSession | null
+  /** What was used here, the newest use first. */
+  uses: LastUse[]
   tasks: Task[]
 }
 
 export function emptyStation(stream: string): StationState {
-  return { stream, seq: 0, name: '', kind: null, isUsed: true, open: null, last: null, tasks: [] }
+  return { stream, seq: 0, name: '', kind: null, isUsed: true, open: null, last: null, uses: [], tasks: [] }
 }
 
 export const nothingUsed: Used = { printed: [], batchIds: [], rollerIds: [] }

@@ -3,6 +3,7 @@ import { PressTable } from '../../tests/fixtures/press-table'
 import { samples } from '../../tests/fixtures/requests'
 import type { Role } from '../ground/envelope'
 import type { CommandData, CommandType } from '../house/acts'
+import { drawnWords } from './drawn'
 import { emptyStation, type StationState } from './state'
 
 const opening = { ...samples['open-session'], items: [] }
@@ -134,4 +135,39 @@ describe('what is not right', () => {
     expect(give('solve-task', { taskId: screw!, note: '' })).toBe('unknown-task')
     expect(station().tasks.map(({ id }) => id)).toEqual([paper])
   })
+})
+
+it('rollers and inks know who had them last, whoever closed that session', () => {
+  const { table, give, as, station } = room()
+  const batchId = 'b1'
+  const roller = { id: 'r1', name: 'large', width: 200, diameter: 60 }
+  table.must('set-press', { ...samples['set-press'], layerId: table.layer, pressId: 'p1' })
+  table.must('set-roll-up', { layerId: table.layer, rollUp: { ...samples['set-roll-up'].rollUp, roller, zones: [] } })
+  give('open-session', opening)
+  table.pull(1, { batchIds: [batchId] })
+  as('p2')
+  expect(give('close-session', { ...closing, sessionId: station().open!.id }, 'manager')).toBeUndefined()
+  expect(station().uses).toMatchObject([
+    { id: 'r1', by: 'p1' },
+    { id: batchId, by: 'p1' },
+  ])
+  give('open-session', opening)
+  table.pull(2, { batchIds: [batchId] })
+  give('close-session', { ...closing, sessionId: station().open!.id })
+  expect(station().uses.map(({ id, by }) => [id, by])).toEqual([
+    ['r1', 'p2'],
+    [batchId, 'p2'],
+  ])
+})
+
+it('what was drawn is summed for each tub, batch and lot', () => {
+  const draws = [
+    { stream: 'tub:a', amount: 1500 },
+    { stream: 'lot:p', amount: 1 },
+    { stream: 'tub:a', amount: 250 },
+  ]
+  expect(drawnWords(draws, (stream) => (stream === 'tub:a' ? 'bone black' : 'laid'))).toEqual([
+    '1.8 g of bone black',
+    '1 sheet of laid',
+  ])
 })

@@ -33,7 +33,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 12
+export const summaryVersion = 13
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25

@@ -1,5 +1,6 @@
-import type { EditionSummary, FloorReply } from '#shared/replies/replies'
+import type { EditionSummary, FloorReply, TubSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
+import { summariesOf } from '../database/summaries'
 import { listEditions } from './editions'
 import type { Pressroom } from './pressroom'
 import { readShort } from './short'
@@ -9,7 +10,11 @@ const sinceShown = 12 * 3600_000
 
 /** What is happening now, and what waits for a person. */
 export async function readFloor(room: Pressroom, now: number): Promise<FloorReply> {
-  const [{ editions }, stations] = await Promise.all([listEditions(room, { limit: 200 }), readStations(room)])
+  const [{ editions }, stations, tubs] = await Promise.all([
+    listEditions(room, { limit: 200 }),
+    readStations(room),
+    summariesOf<TubSummary>(room.db.reader, 'tub'),
+  ])
   const open = editions.filter((edition) => edition.state !== 'closed')
   const running = room.pulledLately
     .since(now - sinceShown)
@@ -29,6 +34,7 @@ export async function readFloor(room: Pressroom, now: number): Promise<FloorRepl
     tasks: stations
       .flatMap(({ id, name, tasks }) => tasks.map((task) => ({ ...task, stationId: id, station: name })))
       .sort((a, b) => a.at.localeCompare(b.at)),
+    tubs: tubs.flatMap(({ id, name, condition }) => (condition === 'clean' ? [] : [{ id, name, condition }])),
   }
 }
 

@@ -6,6 +6,7 @@ import { evolve } from '#core/house/streams'
 import type { PressSummary, StationReply, StationSummary } from '#shared/replies/replies'
 import { stationSummary, summariesOf } from '../database/summaries'
 import { readStream } from '../database/events'
+import { drawnSoFar } from './drawn'
 import type { Pressroom } from './pressroom'
 
 /** A browser's clock may be behind the server's by so much, ms. */
@@ -44,6 +45,7 @@ export async function readStation(room: Pressroom, id: string): Promise<StationR
   return {
     station: stationSummary(state),
     used: await usedSoFar(room, state),
+    drawn: await drawnSoFar(room, state),
     sessions: await sessionsOf(room, stream),
   }
 }

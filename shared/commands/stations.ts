@@ -69,7 +69,7 @@ export class CloseSession {
   @ValidateNested({ each: true })
   @Type(() => WashedOff)
   washed!: WashedOff[]
-  @IsString() @MaxLength(500) stock!: string
+  @IsString() @MaxLength(2000) stock!: string
   @IsString() @MaxLength(1000) note!: string
   @OrNull() @IsString() @Length(1, 100) pictureId!: string | null
   @IsArray() @ArrayMaxSize(10) @ValidateNested({ each: true }) @Type(() => ProblemSaid) problems!: ProblemSaid[]

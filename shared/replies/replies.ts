@@ -12,7 +12,7 @@ import type { ShopRecord } from '#core/plan/shop-record'
 import type { LotState } from '#core/stores/lot/state'
 import type { DrawerPiece } from '#core/press/drawer'
 import type { PressState, PressUse } from '#core/stores/press/state'
-import type { TubState } from '#core/stores/tub/state'
+import type { TubCondition, TubState } from '#core/stores/tub/state'
 import type { Roller } from '#core/ink/roller'
 import type { PieceWanted } from '#core/paper/tear-request'
 
@@ -213,6 +213,8 @@ export interface StationReply {
   station: StationSummary
   /** In the open session so far. */
   used: Used
+  /** Ink and paper its person drew since it was opened, by the ledger, in words. */
+  drawn: string[]
   sessions: PastSession[]
 }
 
@@ -259,6 +261,8 @@ export interface FloorReply {
   sessions: { stationId: string; name: string; by: string; at: string }[]
   /** What is dirty, broken or low in the room, the oldest first. */
   tasks: (Task & { stationId: string; station: string })[]
+  /** Inks whose tub was found skinned or dirty. */
+  tubs: { id: string; name: string; condition: TubCondition }[]
 }
 
 /** What was tried against which fault, and what the studio says of faults itself; `seq` of the studio. */

@@ -59,3 +59,34 @@ it('a picture that was never handed in is refused wherever it is named', async (
   const closing = await manager.give('station:long', 'close-session', { ...samples['close-session'], problems })
   expect(closing.body).toMatchObject({ code: 'unknown-picture' })
 })
+
+it('lists what the session’s person drew from the stores, and nobody else’s', async () => {
+  const own = await manager.person('Ilka Rowe', 'member')
+  await manager.give('tub:black', 'add-tub', { ...samples['add-tub'], name: 'bone black', milligrams: 250_000 })
+  expect((await own.give('station:long', 'open-session', opening)).status).toBe(200)
+  const mix = {
+    ...samples['mix-batch'],
+    components: [{ name: 'bone black', milligrams: 12_340, tubId: 'black', batchId: null }],
+  }
+  expect((await own.give('batch:a', 'mix-batch', mix)).status).toBe(200)
+  expect((await manager.give('batch:b', 'mix-batch', mix)).status).toBe(200)
+  expect((await read()).drawn).toEqual(['12.3 g of bone black'])
+  const { station } = await read()
+  await own.give('station:long', 'close-session', {
+    ...samples['close-session'],
+    sessionId: station.open!.id,
+    editionIds: [],
+  })
+  expect((await read()).drawn).toEqual([])
+})
+
+it('an ink found dirty stands on the floor', async () => {
+  await manager.give('tub:black', 'describe-tub', {
+    ...samples['describe-tub'],
+    name: 'bone black',
+    condition: 'dirty',
+  })
+  expect((await manager.send<FloorReply>('GET', '/api/floor')).body.tubs).toEqual([
+    { id: 'black', name: 'bone black', condition: 'dirty' },
+  ])
+})

@@ -6,6 +6,7 @@ import type { Roller } from '#core/ink/roller'
 /** The hand rollers of the room. */
 const session = useSession()
 const supplies = useSupplies()
+const lastUse = useLastUse()
 const units = useUnits()
 const { busy, fault, giving } = useGiving()
 const rollers = computed(() => [...supplies.rollers].sort((a, b) => a.width - b.width))
@@ -43,7 +44,8 @@ async function retire(roller: Roller) {
           <strong>{{ roller.name }}</strong>
           <p class="soft">
             {{ units.length(roller.width) }} wide, {{ units.length(roller.diameter) }} thick; goes round in
-            {{ units.length(rollerFit(roller, 0, 0).circumference) }}
+            {{ units.length(rollerFit(roller, 0, 0).circumference)
+            }}<template v-if="lastUse.ofRoller(roller.id)">; {{ lastUse.ofRoller(roller.id) }}</template>
           </p>
         </div>
         <button type="button" class="plain" :aria-label="`Retire ${roller.name}`" @click="retire(roller)">

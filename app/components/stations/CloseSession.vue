@@ -13,6 +13,8 @@ const props = defineProps<{
   place: Place
   /** Families of the inks used, by their batches. */
   families: InkFamily[]
+  /** What its person drew from the stores meanwhile, by the ledger. */
+  drawn: string[]
 }>()
 const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
@@ -63,7 +65,7 @@ async function close() {
     washed: steps.value.flatMap((step) =>
       step.washes && isDone(step) ? [{ ...step.washes, seconds: step.seconds }] : [],
     ),
-    stock,
+    stock: [...props.drawn, stock].filter(Boolean).join('; '),
     note,
     pictureId,
     problems,
@@ -116,7 +118,8 @@ async function close() {
     </div>
     <div class="customs">
       <p>
-        Stock drawn:
+        <template v-if="drawn.length > 0">Drawn, by the ledger: {{ drawn.join('; ') }}. Besides:</template
+        ><template v-else>Stock drawn:</template>
         <SaidValue
           v-model="form.stock"
           label="Stock drawn"

@@ -8,6 +8,7 @@ import { ago, date, figured, grams } from '~/drawings/words'
 
 useHead({ title: 'Ink slab · Ample Tally' })
 const supplies = useSupplies()
+const lastUse = useLastUse()
 const session = useSession()
 const starting = useGiving()
 const weighing = useGiving()
@@ -87,8 +88,8 @@ function about(tub: TubSummary): string {
     tub.nature === 'pigment' ? '' : tub.nature === 'base' ? 'transparent base' : tub.nature,
     limits,
     tub.openedOn ? `opened ${date(tub.openedOn)}` : 'sealed',
-    tub.condition === 'clean' ? '' : tub.condition,
     tub.keptAt,
+    lastUse.ofTub(tub.id),
   ]
     .filter(Boolean)
     .join(' · ')
@@ -180,7 +181,7 @@ function tubDone() {
           </svg>
           <div>
             <strong>{{ tub.name }}</strong> <span class="soft">{{ tub.maker }}</span>
-            <p class="soft about">{{ about(tub) }}</p>
+            <p class="soft about"><TubStanding :tub="tub" @kept="load" /> · {{ about(tub) }}</p>
           </div>
           <div class="stock">
             <b :class="{ trouble: tub.left < 0 }">{{ grams(Math.abs(tub.left)) }}</b>

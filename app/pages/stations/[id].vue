@@ -26,11 +26,13 @@ async function load() {
     trouble.value = wordsOf(error)
   }
 }
+/** What changes the list of what was used and drawn in the open session. */
+const usesSomething = new Set(['pulled', 'ink-taken', 'ink-drawn', 'lot-torn'])
 let soon: ReturnType<typeof setTimeout> | undefined
 const unlisten = live.listen(
   ({ stream, type }) => {
     if (stream === `station:${id}`) void load()
-    else if (type === 'pulled' && open.value) {
+    else if (told.value?.station.open && usesSomething.has(type)) {
       clearTimeout(soon)
       soon = setTimeout(() => void load(), 1500)
     }
@@ -125,6 +127,7 @@ const asItSeems = ref(false)
           :station="station"
           :place="place"
           :families="usedFamilies"
+          :drawn="told!.drawn"
           @kept="((asItSeems = false), load())"
         />
       </section>
