@@ -39,6 +39,11 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
     },
     formatId: 'harbour-set',
   })
+  // Damp sheets go through once before they are printed; they were marked 200 and 150 mm apart.
+  await edition.give('settle-paper', {
+    layerId: edition.layers[0]!,
+    settling: { passes: 1, growth: { width: { before: 200, after: 201.1 }, height: { before: 150, after: 150.3 } } },
+  })
   await edition.tear(stores.laid, 10, 38)
   await arrive(edition, stores.platen)
   await edition.prove(0, 2, 2, 2)

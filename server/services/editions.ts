@@ -7,7 +7,6 @@ import type {
   EditionsReply,
   LotSummary,
   PressSummary,
-  StationSummary,
   StoresReply,
   TubSummary,
 } from '#shared/replies/replies'
@@ -15,6 +14,7 @@ import type { EditionsQuery } from '#shared/queries/lists'
 import { rows } from '../database/connections'
 import { type StoredEditionSummary, summariesOf } from '../database/summaries'
 import type { Pressroom } from './pressroom'
+import { readStations } from './stations'
 import { failure } from './failure'
 
 const pageSize = 50
@@ -85,7 +85,7 @@ export async function readStores(room: Pressroom): Promise<StoresReply> {
     summariesOf<TubSummary>(room.db.reader, 'tub'),
     summariesOf<PressSummary>(room.db.reader, 'press'),
     summariesOf<BlockSummary>(room.db.reader, 'block'),
-    summariesOf<StationSummary>(room.db.reader, 'station'),
+    readStations(room),
     room.ledger.read<StudioState>('studio'),
   ])
   const { rollers, drawer, cleaners, careRules } = studio

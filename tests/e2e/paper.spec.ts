@@ -236,6 +236,21 @@ test('a block: described, its picture mirrored, a plate’s step test, and its p
   expect(svg.bytes.toString()).toContain('mm"')
   await page.reload()
   await expect(field(page, 'Block from the left edge')).toHaveValue('20 mm')
+
+  // Paper that goes through blank and grows takes positions along, and is refused where no paper grows so.
+  const sheetDrawn = () => page.locator('.lines-drawn .pen-paper').first().getAttribute('points')
+  const torn = await sheetDrawn()
+  await say(page, 'Blank passes', '2')
+  await click(page, 'It was measured before and after')
+  await say(page, 'Between the marks along the width, when it is printed', '300')
+  await expect(page.getByText('more than any paper moves')).toBeVisible()
+  expect(await sheetDrawn()).toBe(torn)
+  await say(page, 'Between the marks along the width, as torn', '200')
+  await say(page, 'Between the marks along the width, when it is printed', '202')
+  await expect(page.getByText('+1.00 % wide')).toBeVisible()
+  await expect.poll(sheetDrawn).not.toBe(torn)
+  await page.reload()
+  await expect(page.getByText('+1.00 % wide')).toBeVisible()
   await expectAccessible(page)
 })
 

@@ -27,9 +27,11 @@ async function put() {
 }
 
 async function move(type: 'release-paper' | 'return-paper', rationId: string, most: number) {
-  const sheets = moving.value[rationId] ? whole(moving.value[rationId]) : most
+  const typed = moving.value[rationId]
+  const sheets = typed ? whole(typed) : most
   if (await giving(() => session.give(`lot:${props.lot.id}`, type, { rationId, sheets }))) {
-    moving.value[rationId] = ''
+    // What was typed meanwhile is for the next one.
+    if (moving.value[rationId] === typed) moving.value[rationId] = ''
     emit('done')
   }
 }
