@@ -1,6 +1,7 @@
 import { computed, ref } from 'vue'
 import { imageOf } from '#core/edition/fault-places'
 import type { EditionState } from '#core/edition/state'
+import type { Grade } from '#core/press/dial-in'
 import type { AdjustmentKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
 import { useEdition } from '~/stores/edition'
 import type { useBench } from './bench'
@@ -96,6 +97,12 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     unless(() => (bench.last.value?.kind === 'proof' ? shut.value : 'The last pull is no proof.'), bench.approve)
   const nothingPulled = () => (bench.last.value ? shut.value : 'Nothing is pulled on this layer yet.')
   const rescue = (how: Rescue) => unless(nothingPulled, () => bench.rescue(how))
+  /** Ink against the standard; only a pull of the edition is held against it. */
+  const grade = (given: Grade | null) =>
+    unless(
+      () => (bench.last.value?.kind === 'pull' ? shut.value : 'Nothing is pulled yet that could be graded.'),
+      () => bench.grade(given),
+    )
   const nameFault = (key: string) => unless(nothingPulled, () => bench.nameFault(key))
   /** Where the fault named last is, as shares of the image. */
   const placeFault = (across: number, down: number) =>
@@ -137,6 +144,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     bringBack,
     approve,
     rescue,
+    grade,
     nameFault,
     placeFault,
     declareDry,

@@ -1,4 +1,5 @@
 import { onMounted, onUnmounted, type Ref } from 'vue'
+import { grades } from '#core/press/dial-in'
 import { adjustmentKinds } from '#core/print/verdicts'
 import { printFields } from '~/drawings/print-fields'
 import type { useBenchActs } from './bench-acts'
@@ -31,7 +32,9 @@ export function useBenchKeys(acts: ReturnType<typeof useBenchActs>, likely: Ref<
     const field = printFields[digit - 1]
     if (acts.panel.value === 'where' && field) return acts.placeFault(field.across, field.down)
     if (acts.panel.value === 'adjust' && adjustment) return acts.adjust(adjustment)
-    return acts.nothing('Figures name a fault, its place or an adjustment, once one of them is asked for.')
+    const grade = grades[digit - 1]
+    if (acts.panel.value === 'none' && grade !== undefined) return acts.grade(grade)
+    return acts.nothing('1 to 5 hold the ink of the last pull against the standard; others name what is asked for.')
   }
 
   function onKey(event: KeyboardEvent): void {

@@ -4,6 +4,7 @@ import { sheetOf } from '#core/edition/sheet'
 import { isDryFor, isWaiting, nextSheet, stackFor } from '#core/edition/stack'
 import type { Pull } from '#core/edition/pull'
 import { standardOf } from '#core/edition/standards'
+import type { Grade } from '#core/press/dial-in'
 import type { AdjustmentKind, ProofKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
 import { useEdition } from '~/stores/edition'
 import { useSession } from '~/stores/session'
@@ -87,6 +88,10 @@ export function useBench(wantedLayer: string) {
       })
   }
 
+  const grade = async (given: Grade | null) => {
+    if (last.value) await edition.tap('grade-pull', { pullId: last.value.pullId, grade: given })
+  }
+
   const adjust = (kind: AdjustmentKind) => edition.tap('adjust', { layerId: layerId.value, kind, note: '' })
 
   /** The newest adjustment of this layer. */
@@ -138,6 +143,7 @@ export function useBench(wantedLayer: string) {
     pull,
     nameFault,
     rescue,
+    grade,
     adjust,
     takeBack,
     bringBack,

@@ -7,8 +7,6 @@ import { together } from '#core/print/remedies'
 import { likelyFaults } from '#core/run/likely-faults'
 import { stayingFaults } from '#core/edition/fault-places'
 import { lineInForce } from '#core/print/fault-table'
-import { situationOf } from '#core/run/situation'
-import { washedAt } from '#core/station/state'
 import type { TrialsReply } from '#shared/replies/replies'
 import { ago, figured } from '~/drawings/words'
 
@@ -49,19 +47,9 @@ onMounted(async () => {
     trouble.value = wordsOf(error)
   }
 })
-watch([state, () => supplies.lots], ([now]) => {
-  if (!now || !layer.value) return
-  const lot = supplies.lots.find(({ id }) => id === now.piece?.lotId)
-  const pressId = layer.value.setups.at(-1)?.setup.pressId
-  const station = supplies.stations.find(({ id }) => id === pressId)
-  const batchId = layer.value.zones.find((zone) => zone.batchId)?.batchId
-  const known = situationOf(now, layerId, {
-    family: supplies.batches.find(({ id }) => id === batchId)?.family ?? null,
-    damp: lot?.damp ?? null,
-    byHand: supplies.presses.find(({ id }) => id === pressId)?.kind === 'by hand' || null,
-    washedAt: station ? washedAt(station) : null,
-  })
-  situation.value = { ...known, isStaying: staying.value !== undefined }
+const known = useSituation(state, ref(layerId))
+watch(known, (now) => {
+  if (now) situation.value = { ...now, isStaying: staying.value !== undefined }
 })
 
 const record = computed(() =>

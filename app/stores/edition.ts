@@ -1,3 +1,4 @@
+import { asTorn } from '#core/register/growth'
 import { type CommandData, type EditionCommandType, guarded } from '#core/house/acts'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -130,6 +131,7 @@ export const useEdition = defineStore('edition', () => {
       stored.value = since.reduce((state, event) => (event.seq === state.seq + 1 ? evolve(state, event) : state), {
         ...emptyEdition(copy.state.stream),
         ...copy.state,
+        layers: copy.state.layers.map((layer) => ({ ...layer, settling: layer.settling ?? asTorn })),
       })
       live.follow(copy.position)
     }

@@ -90,6 +90,7 @@ export function recordPull(
     by: event.actor,
     via: event.via ?? null,
     voided: false,
+    grade: null,
     disputed,
   }
   const next = changed(state, { pulls: appended(state.pulls, pull) })

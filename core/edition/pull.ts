@@ -1,4 +1,5 @@
 import type { Doer, When } from '../ground/envelope'
+import type { Grade } from '../press/dial-in'
 import type { ProofKind, PullKind, Rescue, Verdict } from '../print/verdicts'
 
 /** What a printer says of one meeting of sheet and block. */
@@ -27,6 +28,8 @@ export interface Pull extends PullData, Doer, When {
   ordinal: number
   seq: number
   voided: boolean
+  /** Ink held against the standard, −2 far too little to +2 far too much; null while nobody graded it. */
+  grade: Grade | null
   /** Why a late pull could not be counted, until a person settles it. */
   disputed: { rule: string; message: string; settled: boolean } | null
 }

@@ -14,6 +14,7 @@ import { drawRegister } from '../edition/acts/draw-register'
 import { findExposure } from '../edition/acts/find-exposure'
 import { giveNumbers } from '../edition/acts/give-numbers'
 import { judgeProof } from '../edition/acts/judge-proof'
+import { gradePull } from '../edition/acts/grade-pull'
 import { judgePull } from '../edition/acts/judge-pull'
 import { namePrinters } from '../edition/acts/name-printers'
 import { placeFault } from '../edition/acts/place-fault'
@@ -113,6 +114,7 @@ const editionActs = [
   planBlend,
   pull,
   judgePull,
+  gradePull,
   placeFault,
   judgeProof,
   tryRemedy,

@@ -1,3 +1,4 @@
+import type { InkFamily } from './family'
 import type { HueName } from './hues'
 import type { Roller } from './roller'
 
@@ -30,6 +31,8 @@ export interface RollUp {
   zones: ZoneInk[]
   /** Wash-ups reckoned with, one at the end of each session. */
   sessions: number
+  /** Minutes the ink may lie open on the slab by its label, or null where that was not said. */
+  openMinutes: number | null
 }
 
 export const rollUpDefaults: RollUp = {
@@ -45,6 +48,15 @@ export const rollUpDefaults: RollUp = {
   chores: [],
   zones: [],
   sessions: 1,
+  openMinutes: null,
+}
+
+/** Water-based ink dries on the slab; the others are not watched by the clock unless their label says so. Minutes. */
+const openGuess: Partial<Record<InkFamily, number>> = { 'water-based': 15 }
+
+/** How long ink may lie on the slab: by its label, else by the guess for its family; null when it need not be watched. */
+export function openTime(rollUp: Pick<RollUp, 'openMinutes'> | null, family: InkFamily | null): number | null {
+  return rollUp?.openMinutes ?? (family ? (openGuess[family] ?? null) : null)
 }
 
 /** The routine in one line, as it is repeated at the press. */
@@ -75,10 +87,16 @@ export function rollUpFault({
   sessions,
   chores,
   zones,
+  openMinutes,
 }: RollUp): { field: string; message: string } | null {
   if (!(charges >= 0 && passes >= 1))
     return { field: 'passes', message: 'The block is rolled at least once, with no fewer than 0 charges.' }
   if (!(slabArea >= 0) || !(sessions >= 0)) return { field: 'sessions', message: 'Slab and sessions are zero or more.' }
+  if (openMinutes !== null && !(openMinutes >= 1))
+    return {
+      field: 'openMinutes',
+      message: 'Ink stays open for a minute or more; leave it empty when its label says nothing.',
+    }
   const idle = chores.find((chore) => chore.what.trim() === '' || !(chore.every >= 1))
   if (idle) return { field: 'chores', message: 'A chore says what to do and after how many pulls, 1 or more.' }
   const odd = zones.find(

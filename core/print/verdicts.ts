@@ -15,13 +15,16 @@ export type Rescue = 're-inked' | 'burnished'
 export const rescues: readonly Rescue[] = ['re-inked', 'burnished']
 
 /** What was changed between two pulls; a small tick under the tally. */
-export type AdjustmentKind = 'ink-more' | 'ink-less' | 'pressure-more' | 'pressure-less' | 'packing'
+export type AdjustmentKind =
+  'ink-more' | 'ink-less' | 'pressure-more' | 'pressure-less' | 'packing' | 'fresh-ink' | 'washed'
 export const adjustmentKinds: readonly AdjustmentKind[] = [
   'ink-more',
   'ink-less',
   'pressure-more',
   'pressure-less',
   'packing',
+  'fresh-ink',
+  'washed',
 ]
 
 const adjustmentWords: Record<AdjustmentKind, string> = {
@@ -30,6 +33,8 @@ const adjustmentWords: Record<AdjustmentKind, string> = {
   'pressure-more': 'more pressure',
   'pressure-less': 'less pressure',
   packing: 'packing changed',
+  'fresh-ink': 'ink laid afresh',
+  washed: 'block washed',
 }
 
 export function adjustmentWord(kind: AdjustmentKind): string {

@@ -19,13 +19,18 @@ export function situationOf(
   const isHandWork = work === 'small hand work' || work === 'large hand work'
   const pulls = newestPulls(state, state.pulls.length, (pull) => isLive(pull) && pull.layerId === layerId)
   const { washedAt } = known
+  // A wash in mid-run is told at the bench, one at a session's end by the station.
+  const washed = state.adjustments.findLast((one) => one.layerId === layerId && !one.voided && one.kind === 'washed')
+  const sinceSaid = washed ? pulls.filter(({ ordinal }) => ordinal > washed.afterPull).length : null
+  const sinceSession = washedAt === null ? null : pulls.filter(({ position }) => position > washedAt).length
   return {
     family: known.family,
     byHand: known.byHand ?? (layer && setupInForce(layer) ? false : isHandWork),
     damp: known.damp,
     block: (layer && blockOf(state, layer)?.block.kind) ?? null,
     pulls: pulls.length,
-    sinceWash: washedAt === null ? null : pulls.filter(({ position }) => position > washedAt).length,
+    sinceWash:
+      sinceSaid === null || sinceSession === null ? (sinceSaid ?? sinceSession) : Math.min(sinceSaid, sinceSession),
     layer: Math.max(1, layerNumber(state, layerId)),
     isStaying: false,
   }

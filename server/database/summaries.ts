@@ -152,12 +152,19 @@ export function stationSummary(state: StationState): StationSummary {
   return { id: streamId(stream), ...station }
 }
 
-/** An edition is found by who signs it, how it is made, and its papers and presses too. */
-const wordsOf = ({ plan, torn, layers }: EditionState) => [
+/** An edition is found by who signs it, how it is made, and its papers, blocks, inks and presses too. */
+const wordsOf = ({ plan, torn, layers, blocks }: EditionState) => [
   plan?.artist ?? null,
   plan?.method ?? null,
   ...new Set(torn.map(({ lotName }) => lotName)),
-  ...new Set(layers.flatMap((layer) => [layer.name, setupInForce(layer)?.pressName ?? null])),
+  ...new Set(blocks.flatMap(({ block }) => [block.kind, block.name])),
+  ...new Set(
+    layers.flatMap((layer) => [
+      layer.name,
+      setupInForce(layer)?.pressName ?? null,
+      ...layer.zones.map(({ batchName }) => batchName),
+    ]),
+  ),
 ]
 
 /**

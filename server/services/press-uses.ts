@@ -16,14 +16,20 @@ interface Row {
 /** Signs that the search of the database would take for wildcards. */
 const literally = (word: string) => `%${word.replaceAll(/[~%_]/g, (sign) => `~${sign}`)}%`
 
-/** The set-ups of a press, newest first; every word asked for stands in what was set: edition, layer, block, packing, note. */
+/**
+ * The set-ups of a press, newest first; every word asked for stands in what was set (layer, block and its thickness,
+ * packing, note) or is known of its edition (title, artist, method, paper, inks, kinds of block).
+ */
 export async function usesOf(room: Pressroom, pressId: string, search: string): Promise<UsesReply> {
   const words = search.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, 6)
-  const asked = words.map((_, i) => `AND lower(data) LIKE $${i + 2} ESCAPE '~'`).join(' ')
+  const asked = words.map((_, i) => `AND told LIKE $${i + 2} ESCAPE '~'`).join(' ')
   const found = await rows<Row>(
     room.db.reader,
-    `SELECT position, actor, via, occurred_at, data FROM events
-     WHERE stream = $1 AND type = 'press-used' ${asked} ORDER BY seq DESC LIMIT ${most}`,
+    `SELECT position, actor, via, occurred_at, data FROM (
+       SELECT events.*, lower(events.data || ' ' || coalesce(summaries.words, '')) AS told
+       FROM events LEFT JOIN summaries ON summaries.stream = json_extract(events.data, '$.editionStream')
+       WHERE events.stream = $1 AND events.type = 'press-used'
+     ) WHERE TRUE ${asked} ORDER BY seq DESC LIMIT ${most}`,
     [`press:${pressId}`, ...words.map(literally)],
   )
   return {

@@ -182,6 +182,7 @@ class RollUpSaid implements RollUp {
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => ChoreToDo) chores!: ChoreToDo[]
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => ZoneShares) zones!: ZoneShares[]
   @IsInt() @Min(0) @Max(100) sessions!: number
+  @OrNull() @IsNumber() @Min(0) @Max(100_000) openMinutes!: number | null
 }
 
 export class SetRollUp {

@@ -77,6 +77,11 @@ export class JudgePull extends Judgement {
   @IsString() @MaxLength(500) reason!: string
 }
 
+export class GradePull {
+  @IsString() @Length(1, 64) pullId!: string
+  @OrNull() @IsIn(grades) grade!: Grade | null
+}
+
 export class NamePull {
   @IsString() @Length(1, 64) pullId!: string
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { chanceWords, figured, howLong } from '~/drawings/words'
+import type { RunWatch } from '#core/watch/run-watch'
+import { chanceWords, figured, howLong, percent } from '~/drawings/words'
 
 /** Three figures to be read at two metres, and the routine to repeat. */
 defineProps<{
@@ -11,6 +12,7 @@ defineProps<{
   routine: string[]
   chores: string[]
   layerId: string
+  run: RunWatch | null
 }>()
 </script>
 
@@ -18,7 +20,15 @@ defineProps<{
   <section class="big" aria-label="Where the run stands">
     <div class="good">
       <b>{{ good }}</b>
-      <p>of {{ wanted }}<small>good at this layer</small></p>
+      <p>
+        of {{ wanted
+        }}<small
+          >good at this layer<template v-if="run?.yield && run.yield.of > 4"
+            >; {{ percent(run.yield.share) }} of pulls, likely {{ percent(run.yield.low) }} to
+            {{ percent(run.yield.high) }}</template
+          ></small
+        >
+      </p>
     </div>
     <div>
       <b>{{ left }}</b>
@@ -38,6 +48,10 @@ defineProps<{
         <li v-for="(step, i) in routine" :key="i">{{ step }}</li>
       </ol>
       <p v-for="chore in chores" :key="chore" class="chore" role="status">Now: {{ chore }}</p>
+      <p v-if="run?.sinceInk" class="laid">
+        ink laid {{ howLong(Math.max(1, run.sinceInk.minutes)).replace('about ', '') }} ago,
+        {{ figured(run.sinceInk.pulls, 'pull') }}
+      </p>
       <InkEnough :layer-ids="[layerId]" only-short />
     </div>
   </section>

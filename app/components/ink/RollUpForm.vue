@@ -17,6 +17,7 @@ const standing = () => {
     ...kept,
     rollerId: kept.roller?.id ?? '',
     slab: String(Math.round(kept.slabArea / 100)),
+    open: kept.openMinutes == null ? '' : String(kept.openMinutes),
     shares: Object.fromEntries(
       props.layer.zones.map(({ id }) => [
         id,
@@ -39,7 +40,8 @@ const fit = computed(() =>
 )
 const better = computed(() => (across.value === null ? null : narrowestFor(supplies.rollers, across.value)))
 const rollUp = computed(() => {
-  const { shares, slab, charges, passes, directions, wiping, masks, dabbing, touching, sessions, chores } = form.value
+  const { shares, slab, charges, passes, directions, wiping, masks, dabbing, touching, sessions, chores, open } =
+    form.value
   return {
     directions,
     wiping,
@@ -56,6 +58,7 @@ const rollUp = computed(() => {
     charges: Number(charges),
     passes: Number(passes),
     sessions: Number(sessions),
+    openMinutes: open.trim() === '' ? null : typedNumber(open),
     chores: chores.map((chore) => ({ every: Number(chore.every), what: chore.what.trim() })),
     zones: Object.entries(shares).map(([zoneId, { inked, wiped }]) => ({
       zoneId,
@@ -103,6 +106,12 @@ async function save() {
         v-model="form.sessions"
         label="Sessions, each with a wash-up"
         inputmode="numeric"
+      /><VTextField
+        v-model="form.open"
+        label="Open on the slab, by its label"
+        placeholder="as it says"
+        inputmode="decimal"
+        suffix="min"
       />
     </div>
     <template v-if="fit && roller">

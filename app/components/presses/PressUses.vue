@@ -4,7 +4,7 @@ import { packingHeight } from '#core/press/stack'
 import type { UsesReply } from '#shared/replies/replies'
 import { ago } from '~/drawings/words'
 
-/** What was set on a press, newest first; found again by edition, layer, block, packing or note. */
+/** What was set on a press, newest first; found again by edition, layer, block, packing, paper, ink or note. */
 const props = defineProps<{ pressId: string }>()
 const session = useSession()
 const units = useUnits()
@@ -31,7 +31,12 @@ watchDebounced([search], () => void load(), 200)
 <template>
   <div>
     <div class="fields">
-      <VTextField v-model="search" class="wide" label="Find a set-up" placeholder="edition, layer, block, packing" />
+      <VTextField
+        v-model="search"
+        class="wide"
+        label="Find a set-up"
+        placeholder="edition, block, thickness, paper, ink"
+      />
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-else-if="uses?.length === 0" class="soft">

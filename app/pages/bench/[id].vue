@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { stayingFaults } from '#core/edition/fault-places'
+import { standardOf } from '#core/edition/standards'
 import { choresDue, routineWords } from '#core/ink/roll-up'
 import { goal } from '#core/plan/plan'
 import { lineInForce } from '#core/print/fault-table'
 import { faultWord } from '#core/print/faults'
 import { likelyFaults } from '#core/run/likely-faults'
 import { outlook } from '#core/run/outlook'
+import { isTakenUpAgain } from '#core/watch/restart'
 import { strokesOf } from '~/drawings/tally'
 import { ago, figured } from '~/drawings/words'
 
@@ -58,6 +59,25 @@ function usually(fault: string): string {
 }
 const ready = computed(() => hindrance.value === '')
 const likely = computed(() => (state.value ? likelyFaults(state.value, bench.layerId.value, edition.record) : []))
+const supplies = useSupplies()
+// What stands in the stores says more of faults and inks; the bench does without while they cannot be had.
+onMounted(() => {
+  if (!supplies.isLoaded) void supplies.load().catch(() => {})
+})
+const { watch: watched, warning, remedy, silence } = useRunWatch(bench.layerId, now)
+const trying = useGiving()
+const tried = (named: string, words: string) =>
+  trying.giving(() => edition.give('try-remedy', { layerId: bench.layerId.value, fault: named, remedy: words }))
+const mayAct = computed(() => edition.isTheirs && !state.value?.closedAt)
+/** The run is taken up again, until somebody goes on with it. */
+const goneOn = ref(false)
+watch(bench.layerId, () => (goneOn.value = false))
+const takenUp = computed(
+  () => !goneOn.value && hindrance.value === '' && isTakenUpAgain(bench.last.value?.at ?? null, now.value),
+)
+const isGraded = computed(
+  () => bench.last.value?.kind === 'pull' && !!state.value && !!standardOf(state.value, bench.layerId.value),
+)
 const storing = computed(() => {
   if (edition.unsent > 0)
     return `${figured(edition.unsent, 'tap')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
@@ -88,7 +108,6 @@ const chores = computed(() => {
       : []
   return choresDue([...(layer?.rollUp?.chores ?? []), ...fresh], pulled).map((chore) => chore.what)
 })
-const staying = computed(() => (state.value ? stayingFaults(state.value, bench.layerId.value)[0] : undefined))
 const asked = computed(() => {
   const named = bench.last.value?.faults.at(-1)
   if (named) return `${faultWord(named)}: ${usually(named)}`
@@ -125,6 +144,7 @@ useBenchKeys(acts, likely, () => {
         :chance="look"
         :routine="routine"
         :chores="chores"
+        :run="watched"
         :layer-id="bench.layerId.value"
       />
       <TallyRun :strokes="strokes" :label="bench.layer.value?.name" />
@@ -187,13 +207,29 @@ useBenchKeys(acts, likely, () => {
               <button type="button" @click="bench.wetOnWet.value = true">Print wet on wet</button></template
             >
           </p>
-          <p v-else-if="staying" class="warn stays">
-            {{ faultWord(staying.fault) }} stays in one place, {{ staying.pulls }} of {{ staying.of }}:
-            <NuxtLink :to="`/finder?edition=${id}&layer=${bench.layerId.value}&fault=${staying.fault}`"
-              >look at block, packing and bed</NuxtLink
-            >
-          </p>
+          <p v-else-if="trying.fault.value" class="warn" role="alert">{{ trying.fault.value }}</p>
+          <RunWarning
+            v-else-if="warning"
+            :warning="warning"
+            :remedy="remedy"
+            :finder="`/finder?edition=${id}&layer=${bench.layerId.value}&fault=${warning.fault}`"
+            :may-try="mayAct"
+            @tried="tried"
+            @silence="silence(warning.key)"
+            @fresh="acts.adjust('fresh-ink')"
+          />
+          <TakenUp
+            v-else-if="takenUp"
+            :state="state"
+            :layer-id="bench.layerId.value"
+            :last-at="bench.last.value!.at"
+            :routine="routine"
+            :now="now"
+            @warm-up="acts.other('warm-up')"
+            @go-on="goneOn = true"
+          />
           <p v-else class="soft">Next: sheet {{ bench.sheet.value?.id }}</p>
+          <GradeRow v-if="isGraded && !warning && !takenUp" :last="bench.last.value!" @grade="acts.grade" />
         </template>
       </section>
       <footer>

@@ -12,8 +12,12 @@ interface RollUpSet {
   rollUp: RollUp
 }
 
-const rollUpSet = defineEvent(edition, 'roll-up-set', (state, { layerId, rollUp }: RollUpSet) =>
-  editLayer(state, layerId, (layer) => ({ ...layer, rollUp })),
+const rollUpSet = defineEvent(
+  edition,
+  'roll-up-set',
+  (state, { layerId, rollUp }: RollUpSet) => editLayer(state, layerId, (layer) => ({ ...layer, rollUp })),
+  // How long ink stays open was not asked before.
+  [(data) => ({ ...data, rollUp: { ...(data.rollUp as object), openMinutes: null } })],
 )
 
 /** How a layer is rolled up: roller, charges, passes, wiping, chores. */

@@ -174,6 +174,7 @@ const spoil = async () => {
           {{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a pass rate
           {{ restsOn(look.rate) }}.
         </p>
+        <RunSoFar :layer-id="layerId" />
         <PullLedger
           v-if="pull"
           :pull="pull"
