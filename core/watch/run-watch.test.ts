@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { openTime, rollUpDefaults } from '../ink/roll-up'
+import { usualLine } from '../print/fault-table'
 import { isTakenUpAgain } from './restart'
 import { watchRun, type WatchedBy } from './run-watch'
 
@@ -53,7 +54,7 @@ describe('the watch over a run', () => {
     expect(keys(at)).toEqual([])
     at.must('void-adjustment', { adjustmentId: at.edition.adjustments.at(-1)!.id })
     expect(keys(at)).toEqual(['same fault', 'drift'])
-    at.must('try-remedy', { layerId: at.layer, fault: 'salt', remedy: 'one more ink pass' })
+    at.must('try-remedy', { layerId: at.layer, fault: 'salt', remedy: usualLine('salt').causes[0]!.remedies[0]! })
     expect(keys(at)).toEqual([])
   })
 

@@ -78,7 +78,7 @@ export function watchRun(state: EditionState, layerId: string, by: WatchedBy): R
     trend,
     sinceInk,
     warnings: [
-      ...stayingWarning(stayingFaults(state, layerId)),
+      ...stayingWarning(stayingFaults(state, layerId), fresh),
       ...sameFaultWarning(fresh, by.planned),
       ...(drift.drift.isAlarm ? [driftWarning(drift.drift, design, drift.pulls)] : []),
       ...(trend.isAlarm ? [trendWarning(trend)] : []),
@@ -140,7 +140,9 @@ function sameFaultWarning(pulls: readonly Pull[], planned: number): Warning[] {
   ]
 }
 
-function stayingWarning([staying]: readonly Staying[]): Warning[] {
+/** What was acted on is not said again until the fault comes again. */
+function stayingWarning(known: readonly Staying[], since: readonly Pull[]): Warning[] {
+  const staying = known.find(({ fault }) => since.some(({ faults }) => faults.includes(fault)))
   return staying
     ? [
         {

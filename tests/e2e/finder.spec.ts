@@ -60,7 +60,7 @@ test('a fault in one place on three of five pulls is named before the next, and 
     else await page.keyboard.press('3')
   }
   await expect(page.getByText(/salt stays in one place, 3 of 5/)).toBeVisible()
-  await page.getByRole('link', { name: 'look at block, packing and bed' }).click()
+  await page.getByRole('link', { name: 'Look closer' }).click()
   await expect(page.getByText(/It stays in one place, on 3 of the last 5 pulls/)).toBeVisible()
   await expect(page.getByRole('button', { name: /stays in one place$/ })).toBeVisible()
   const downloading = page.waitForEvent('download')

@@ -23,9 +23,9 @@ defineProps<{
       <p>
         of {{ wanted
         }}<small
-          >good at this layer<template v-if="run?.yield && run.yield.of > 4"
-            >; {{ percent(run.yield.share) }} of pulls, likely {{ percent(run.yield.low) }} to
-            {{ percent(run.yield.high) }}</template
+          >good at this layer<span v-if="run?.yield && run.yield.of > 4" class="yield"
+            >; {{ percent(run.yield.share) }} of pulls, likely {{ Math.round(run.yield.low * 100) }} to
+            {{ percent(run.yield.high) }}</span
           ></small
         >
       </p>
@@ -162,7 +162,8 @@ small {
   p {
     font-size: 0.8rem;
   }
-  .routine {
+  .routine,
+  .yield {
     display: none;
   }
 }

@@ -24,7 +24,7 @@ const isGiven = (grade: Grade) => props.last.grade === grade
       :key="grade"
       type="button"
       :aria-pressed="isGiven(grade)"
-      :aria-label="`${i + 1} ${sign(grade)}: ${words[grade]}`"
+      :aria-label="`${i + 1}${sign(grade)}: ${words[grade]}`"
       @click="emit('grade', isGiven(grade) ? null : grade)"
     >
       <kbd>{{ i + 1 }}</kbd>{{ sign(grade) }}

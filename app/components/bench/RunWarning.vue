@@ -12,8 +12,9 @@ const emit = defineEmits<{ tried: [fault: string, remedy: string]; silence: []; 
     <p role="status">
       {{ warning.words }}
       <template v-if="remedy"
-        >Try <strong>{{ remedy.words }}</strong>, which worked {{ remedy.trials.worked }} of
-        {{ remedy.trials.tried }} here.</template
+        >Try <strong>{{ remedy.words }}</strong><template v-if="remedy.trials.tried > 0"
+          >, which worked {{ remedy.trials.worked }} of {{ remedy.trials.tried }} here</template
+        >.&#32;</template
       >
       <NuxtLink v-if="warning.fault" :to="finder">Look closer</NuxtLink>
     </p>
@@ -38,6 +39,9 @@ const emit = defineEmits<{ tried: [fault: string, remedy: string]; silence: []; 
   align-items: center;
   gap: 6px 24px;
   flex: 1 1 60%;
+}
+p::first-letter {
+  text-transform: uppercase;
 }
 p {
   color: var(--doubtful);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { standardOf } from '#core/edition/standards'
 import { choresDue, routineWords } from '#core/ink/roll-up'
+import { outcomeOf } from '#core/edition/trials'
 import { goal } from '#core/plan/plan'
 import { lineInForce } from '#core/print/fault-table'
 import { faultWord } from '#core/print/faults'
@@ -74,6 +75,15 @@ const goneOn = ref(false)
 watch(bench.layerId, () => (goneOn.value = false))
 const takenUp = computed(
   () => !goneOn.value && hindrance.value === '' && isTakenUpAgain(bench.last.value?.at ?? null, now.value),
+)
+/** A remedy whose pulls have not settled it yet. */
+const trial = computed(() => {
+  const last = state.value?.trials.findLast(({ layerId }) => layerId === bench.layerId.value)
+  return last && outcomeOf(state.value!, last) === 'open' ? last : undefined
+})
+const nextWords = computed(
+  () =>
+    `Next: sheet ${bench.sheet.value?.id}${trial.value ? `. ${trial.value.remedy} is being tried: the next pulls tell.` : ''}`,
 )
 const isGraded = computed(
   () => bench.last.value?.kind === 'pull' && !!state.value && !!standardOf(state.value, bench.layerId.value),
@@ -228,7 +238,7 @@ useBenchKeys(acts, likely, () => {
             @warm-up="acts.other('warm-up')"
             @go-on="goneOn = true"
           />
-          <p v-else class="soft">Next: sheet {{ bench.sheet.value?.id }}</p>
+          <p v-else class="soft">{{ nextWords }}</p>
           <GradeRow v-if="isGraded && !warning && !takenUp" :last="bench.last.value!" @grade="acts.grade" />
         </template>
       </section>
