@@ -96,6 +96,10 @@ export const screens: Record<string, ScreenHelp> = {
   'editions-id-close': {
     says: 'The record of the edition, for whoever buys, shows or keeps a print. Closing it keeps it from being changed.',
   },
+  'editions-id-gate': {
+    says: 'Before the block of a reduction is cut to its next state: which sheets are alive, which would be left behind, and what more pulls would buy. Once it is cut there is no way back but to start anew.',
+    words: [['left behind', 'a sheet that lacks a layer which can never be pulled again'], words.doubtful],
+  },
   'editions-id-register': {
     says: 'Where block and paper meet, drawn to full size. Print it and lay it at the press.',
   },

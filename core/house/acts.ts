@@ -37,6 +37,7 @@ import { sign } from '../edition/acts/sign'
 import { splitSheet } from '../edition/acts/split-sheet'
 import { spoilSheet } from '../edition/acts/spoil-sheet'
 import { startEdition } from '../edition/acts/start-edition'
+import { takeBackCut } from '../edition/acts/take-back-cut'
 import { tear } from '../edition/acts/tear'
 import { tryRemedy } from '../edition/acts/try-remedy'
 import { useBlock } from '../edition/acts/use-block'
@@ -126,6 +127,7 @@ const editionActs = [
   approveProof,
   declareDry,
   cutFurther,
+  takeBackCut,
   spoilSheet,
   recoverSheet,
   splitSheet,

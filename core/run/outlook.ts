@@ -4,7 +4,7 @@ import { isLive, newestPulls } from '../edition/pull'
 import { layerNumber } from '../edition/layer'
 import { goal, planDefaults } from '../plan/plan'
 import { noRecord, type Passes, type ShopRecord } from '../plan/shop-record'
-import { type Chance, chanceOf, chancesUpTo, type Course } from '../plan/odds'
+import { type Chance, chanceOf, type Course } from '../plan/odds'
 import { finishingRate, layerRate, proofsOfLayer, type RateBasis } from '../plan/pass-rate'
 import { tallied, talliedUnder } from '../edition/tally'
 import { pace, pacePulls } from './pace'
@@ -84,7 +84,7 @@ export function stackOf(state: EditionState, withDoubtful = true): Stack {
   }
 }
 
-type Reckoning = Parameters<typeof layerRate>[0] & Parameters<typeof finishingRate>[0]
+export type Reckoning = Parameters<typeof layerRate>[0] & Parameters<typeof finishingRate>[0]
 
 /** What a stack has yet to come through, from the layer of that place on. */
 export function courseOf(stack: Stack, plan: Reckoning, record: ShopRecord, from = 0): Course {
@@ -128,38 +128,6 @@ export function outlook(state: EditionState, record: ShopRecord = noRecord, laye
     isRough,
     rate: layerRate(plan, record, stack.printer, stack.own),
     pace: pace(times.map((pull) => Date.parse(pull.at))),
-  }
-}
-
-/** What may become of an edition when the block is cut further. */
-export interface Gate {
-  /** Sheets that wait for this layer. */
-  waiting: number
-  /** Chance if it is cut now, and they are left behind. */
-  cutNow: number
-  /** Chance if all of them are pulled first. */
-  pulledFirst: number
-  /** The fewest of them to pull so that the confidence is reached; null when all would not do. */
-  morePulls: number | null
-  isRough: boolean
-}
-
-/**
- * What a gate asks before the block is cut further (MODELS M3).
- * @param place of the layer among the edition's, from 0
- */
-export function gateOf(stack: Stack, place: number, plan: Reckoning, record: ShopRecord, confidence: number): Gate {
-  const course = courseOf(stack, plan, record, place)
-  const [here, ...after] = course.layers
-  const waiting = here?.waiting ?? 0
-  const chances = chancesUpTo({ ...course, layers: [{ waiting, proofs: 0 }, ...after] }, waiting)
-  const enough = chances.of.findIndex((chance) => chance >= confidence)
-  return {
-    waiting,
-    cutNow: chances.of[0]!,
-    pulledFirst: chances.of[waiting]!,
-    morePulls: enough < 0 ? null : enough,
-    isRough: chances.isRough,
   }
 }
 

@@ -113,6 +113,10 @@ export class NameLayer {
   @IsString() @Length(1, 64) layerId!: string
 }
 
+export class TakeBackCut extends NameLayer {
+  @IsString() @MaxLength(500) reason!: string
+}
+
 export class DeclareDry extends NameLayer {
   @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
 }

@@ -24,6 +24,7 @@ const stops = [
   'sign',
   'close',
   'register',
+  'gate',
   'recall',
 ]
 

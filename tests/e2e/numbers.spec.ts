@@ -1,4 +1,4 @@
-import { countOf as count, expect, givePinAgain, openEdition, say, test } from '../fixtures/browser'
+import { countOf as count, expect, expectAccessible, givePinAgain, openEdition, say, test } from '../fixtures/browser'
 
 test('an edition counted from its good pulls, numbered by hand, taken back and given again', async ({
   page,
@@ -79,16 +79,37 @@ test('a signed edition is amended with a reason, closed, and reopened with anoth
   await expect(page.getByRole('button', { name: 'Close', exact: true })).toBeVisible()
 })
 
-test('a reduction’s block is cut to its next state, and the layer takes no more pulls', async ({ page, pressroom }) => {
+test('a reduction’s block is cut at the gate, the layer takes no more pulls, and the cut is taken back in time', async ({
+  page,
+  pressroom,
+  quiet,
+}) => {
+  quiet.allow(/status of 422/)
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Net Loft Stairs', /^Pull/)
+  await page.getByRole('link', { name: 'Before the next state is cut' }).click()
+  await expect(page.getByText(/Not yet: \d+ of the 11 that wait, pulled first, make it 90 %\./)).toBeVisible()
   await expect(
-    page.getByText(
-      /Not yet: \d+ of the 11 that wait, pulled first, make it 90 %\. 32 sheets alive, 2 of them doubtful, 19 drying, 22 wanted\. Cut now, with the 11 that wait left behind: 0 %; all pulled first: 9\d %; without the doubtful \d+ %\./,
-    ),
+    page.getByRole('img', { name: /32 sheets alive, 2 of them doubtful; 11 wait for slate blue/ }),
   ).toBeVisible()
-  await page.getByRole('button', { name: 'The block is cut to its next state' }).click()
+  await expect(
+    page.getByText(/Cut now: 0 %\. What waits pulled first: 9\d %\. Without the doubtful: \d+ %\./),
+  ).toBeVisible()
+  await expect(
+    page.getByText(/Proofs of the layers to come take about \d sheets?; that is reckoned with/),
+  ).toBeVisible()
+  await expect(page.getByRole('row', { name: /^11 9\d % \d+\.\d g of slate 2 about \d+ min/ })).toBeVisible()
+  await expectAccessible(page)
+  const cut = page.getByRole('button', { name: 'Yes, it is cut: no more of slate blue' })
+  await cut.click()
   await expect(page.getByText('The block is cut further: this layer takes no more pulls.')).toBeVisible()
+  await expect(count(page, 'left behind at layer 3')).toHaveText('11')
+  await page.getByRole('button', { name: 'It was not cut after all' }).click()
+  await expect(page.getByText('Say why the cut is taken back')).toBeVisible()
+  await page.getByLabel('Why it is taken back').fill('it was only inked up')
+  await page.getByRole('button', { name: 'It was not cut after all' }).click()
+  await expect(count(page, 'left behind at layer 3')).toHaveCount(0)
+  await cut.click()
   await expect(count(page, 'left behind at layer 3')).toHaveText('11')
   await expect(page.getByText('21 alive, 22 wanted.')).toBeVisible()
   await page.getByRole('link', { name: 'To the bench' }).click()

@@ -5,6 +5,7 @@ const stops = [
   'block',
   'paper',
   'register',
+  'gate',
   'press',
   'ink',
   'prove',

@@ -5,10 +5,11 @@ import { tornEdge } from '~/drawings/torn-edge'
 const props = defineProps<{ stops: Stop[]; editionId: string }>()
 const edge = tornEdge(1000, 10)
 const here = useRoute()
-// The registration sheet belongs to the paper's stop.
+/** Pages that belong to a stop of another name. */
+const partOf: Record<string, string> = { register: 'paper', recall: 'prove', gate: 'pull' }
 const open = computed(() => {
   const page = String(here.path.split('/')[3] ?? '')
-  return page === 'register' ? 'paper' : page === 'recall' ? 'prove' : page
+  return partOf[page] ?? page
 })
 const to = (stop: Stop) => `/editions/${props.editionId}/${stop.key}`
 </script>

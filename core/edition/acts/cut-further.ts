@@ -4,7 +4,7 @@ import { editLayer } from '../edit'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
-import { theirs } from '../who'
+import { theirsSignedOff } from '../who'
 
 interface Cut {
   layerId: string
@@ -15,7 +15,7 @@ const blockCutFurther = defineEvent(edition, 'block-cut-further', (state, { laye
 )
 
 /** The block of a reduction is cut to its next state: the point of no return for this layer. */
-export const cutFurther = defineAct(edition, 'cut-further', theirs, {
+export const cutFurther = defineAct(edition, 'cut-further', theirsSignedOff, {
   guarded: true,
   events: [blockCutFurther],
   rule: ({ edition }, data: Cut) => {

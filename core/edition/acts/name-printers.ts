@@ -1,12 +1,10 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import { isStaff, type Who } from '../../ground/who'
 import type { StudioState } from '../../stores/studio/state'
 import { studio } from '../../stores/studio/stream'
-import type { EditionState } from '../state'
 import { edition } from '../stream'
-import { theirs } from '../who'
+import { theirsSignedOff } from '../who'
 
 interface Named {
   /** Who signs, when that is a person of the room. */
@@ -18,14 +16,13 @@ const printersNamed = defineEvent(edition, 'printers-named', (state, { artistId,
   changed(state, { artistId, printerIds, printersGrow: false }),
 )
 
-/** Staff; and members for an edition of their own, so that two can print together. A student is let in by staff. */
-const whoLetsIn: Who<{ edition: EditionState }> = (asker, states, data) =>
-  isStaff(asker.role) || (asker.role === 'member' && theirs(asker, states, data))
-
 const isHere = (room: StudioState, id: string) => room.people[id]?.active === true
 
-/** Who the edition is said to be: whoever is named may act on it. */
-export const namePrinters = defineAct(edition, 'name-printers', whoLetsIn, {
+/**
+ * Who the edition is said to be: whoever is named may act on it. Members let others in on an edition of their own, so that
+ * two can print together.
+ */
+export const namePrinters = defineAct(edition, 'name-printers', theirsSignedOff, {
   needs: () => ({ room: studio.of() }),
   events: [printersNamed],
   rule: ({ edition, room }, { artistId, printerIds }: Named) => {

@@ -2,16 +2,16 @@
 import { doerWords } from '#core/ground/envelope'
 import { routineWords } from '#core/ink/roll-up'
 import { layersOn, placeOf } from '#core/edition/places'
-import { tallied } from '#core/edition/tally'
 import { stackFor } from '#core/edition/stack'
 import { pullOf } from '#core/edition/pull'
 import { setupInForce } from '#core/edition/layer'
 import { flowOf } from '#core/edition/flow'
 import { faultWord } from '#core/print/faults'
 import { restsOn } from '#core/plan/pass-rate'
-import { gateOf, goodAt, outlook, stackOf } from '#core/run/outlook'
+import { gateOf } from '#core/run/gate'
+import { goodAt, outlook, stackOf } from '#core/run/outlook'
 import { strokesOf } from '~/drawings/tally'
-import { chanceWords, howLong, percent } from '~/drawings/words'
+import { chanceWords, howLong } from '~/drawings/words'
 
 const edition = useEdition()
 const session = useSession()
@@ -51,21 +51,10 @@ const voided = computed(() => state.value.pulls.filter((p) => p.voided && p.laye
 const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
 const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
-const drying = computed(() => tallied(state.value, 'is drying'))
 /** What the gate asks before the block is cut further. */
 const gate = computed(() => {
   const place = state.value.layers.findIndex((l) => l.id === layerId.value)
   return gateOf(stackOf(state.value), place, state.value.plan!, edition.record, edition.studio.confidence)
-})
-/** The one thing that decides. */
-const gateWords = computed(() => {
-  const { waiting, morePulls, cutNow, pulledFirst, isRough } = gate.value
-  const sure = percent(edition.studio.confidence)
-  if (morePulls === 0) return `It may be cut: ${chanceWords(cutNow, isRough)} without another pull.`
-  if (morePulls !== null) return `Not yet: ${morePulls} of the ${waiting} that wait, pulled first, make it ${sure}.`
-  return waiting > 0
-    ? `Not enough sheets: even all ${waiting} that wait, pulled first, make it ${chanceWords(pulledFirst, isRough)}. Want fewer prints, or take fresh sheets through every layer so far, before it is cut.`
-    : `Not enough sheets: ${chanceWords(cutNow, isRough)}, and none waits. Want fewer prints, or take fresh sheets through every layer so far, before it is cut.`
 })
 const spoilable = computed(() =>
   state.value.sheets.filter((s) =>
@@ -84,11 +73,6 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
       reason: settlement(pullId).reason,
     }),
   )
-async function cut() {
-  const here = layerId.value
-  // The page stays with the layer that was cut, though the press goes on to the next.
-  if (await giving(() => edition.give('cut-further', { layerId: here }))) layerId.value = here
-}
 const spoil = async () => {
   if (
     sheet.value !== null &&
@@ -201,22 +185,17 @@ const spoil = async () => {
           >Declare {{ undried.length }} {{ undried.length === 1 ? 'sheet' : 'sheets' }} dry</VBtn
         >
         <span v-else class="soft">Every sheet of this layer is declared dry.</span>
-        <VBtn v-if="isReduction && layer && !layer.cutFurther && !isLast" class="quiet" :loading="busy" @click="cut"
-          >The block is cut to its next state</VBtn
-        >
         <span v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</span>
       </div>
-      <p v-if="isReduction && layer && !layer.cutFurther && !isLast" class="gate">
-        <strong>Before the next state is cut.</strong> {{ gateWords }}
-        <span class="soft"
-          >{{ edition.at?.alive }} sheets alive, {{ edition.at?.doubtful }} of them doubtful, {{ drying }} drying,
-          {{ look.goal }} wanted. Cut now<template v-if="gate.waiting > 0"
-            >, with the {{ gate.waiting }} that wait left behind</template
-          >: {{ chanceWords(gate.cutNow, gate.isRough)
+      <p v-if="isReduction && !isLast">
+        <NuxtLink :to="`/editions/${edition.id}/gate?layer=${layerId}`">{{
+          layer?.cutFurther ? 'The gate it went through' : 'Before the next state is cut'
+        }}</NuxtLink><template v-if="!layer?.cutFurther"
+          >: cut now {{ chanceWords(gate.cutNow, gate.isRough)
           }}<template v-if="gate.waiting > 0"
-            >; all pulled first: {{ chanceWords(gate.pulledFirst, gate.isRough) }}</template
-          >; without the doubtful {{ chanceWords(look.chanceWithoutDoubtful, look.isRough) }}. Once cut, no more of this
-          layer can ever be pulled.</span
+            >, with the {{ gate.waiting }} that wait pulled first
+            {{ chanceWords(gate.pulledFirst, gate.isRough) }}</template
+          >.</template
         >
       </p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
