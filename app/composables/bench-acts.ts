@@ -8,7 +8,7 @@ import type { useBench } from './bench'
 import type { useFeedback } from './feedback'
 
 /** The panels of the bench, one at a time. */
-export type BenchPanel = 'none' | 'faults' | 'where' | 'adjust' | 'more'
+export type BenchPanel = 'none' | 'faults' | 'where' | 'adjust' | 'more' | 'sheet'
 
 /**
  * What each key and touch bar of a station does, and what it says when it can do nothing.
@@ -119,6 +119,12 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
       })
       panel.value = 'none'
     })
+  const goTo = (id: number) =>
+    inTurn(async () => {
+      const found = shut.value || bench.goTo(id)
+      if (found) return nothing(found)
+      rest()
+    })
   const declareDry = () => unless(() => shut.value, bench.declareDry)
 
   function toggle(name: BenchPanel): void {
@@ -147,6 +153,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     grade,
     nameFault,
     placeFault,
+    goTo,
     declareDry,
     toggle,
     rest,

@@ -18,6 +18,7 @@ export function useBenchKeys(acts: ReturnType<typeof useBenchActs>, likely: Ref<
     z: acts.bringBack,
     a: () => acts.toggle('adjust'),
     m: () => acts.toggle('more'),
+    s: () => acts.toggle('sheet'),
     b: acts.approve,
     e: () => acts.rescue('re-inked'),
     n: () => acts.rescue('burnished'),

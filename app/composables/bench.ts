@@ -1,6 +1,7 @@
 import { type CommandData } from '#core/house/acts'
-import { computed, ref } from 'vue'
-import { sheetOf } from '#core/edition/sheet'
+import { computed, ref, watch } from 'vue'
+import { type Sheet, sheetOf } from '#core/edition/sheet'
+import { sheetWords } from '#core/edition/sheet-words'
 import { isDryFor, isWaiting, nextSheet, stackFor } from '#core/edition/stack'
 import type { Pull } from '#core/edition/pull'
 import { standardOf } from '#core/edition/standards'
@@ -20,15 +21,44 @@ export function useBench(wantedLayer: string) {
   const wetOnWet = ref(false)
   const proofKind = ref<ProofKind>('WP')
 
+  /** Another sheet than the next was laid: from there on, in the order the stack had then. */
+  const fromSheet = ref<number | null>(null)
+  const wentTo = ref<number[]>([])
+  watch(layerId, () => (fromSheet.value = null))
+
   const stack = computed(() => (edition.state && layer.value ? stackFor(edition.state, layer.value) : []))
   /** The sheet this station takes next: the first of those handed to it that is still there, else the next that no other holds. */
   const sheet = computed(() => {
     if (!edition.state || !layer.value) return undefined
+    const after = fromSheet.value === null ? undefined : nextFrom(fromSheet.value)
+    if (after) return after
     const { sheetIds, heldByOthers } = edition.handOut ?? { sheetIds: [], heldByOthers: [] }
     const handed = sheetIds.find((id) => isWaiting(edition.state!, layer.value!, id))
     if (handed !== undefined) return sheetOf(edition.state, handed)
     return nextSheet(edition.state, layer.value, new Set(heldByOthers)) ?? stack.value[0]
   })
+  /** The sheet a printer went to, and the ones that come after it in the stack until its end. */
+  function nextFrom(id: number): Sheet | undefined {
+    const at = stack.value.findIndex((one) => one.id === id)
+    if (at >= 0) return stack.value[at]
+    // It has been printed: on with what came after it in the stack as it was then.
+    const place = wentTo.value.indexOf(id)
+    const waits = new Set(stack.value.map((one) => one.id))
+    const next = wentTo.value.slice(place + 1).find((one) => waits.has(one))
+    return next === undefined || !edition.state ? undefined : sheetOf(edition.state, next)
+  }
+  /** Go to another sheet of the stack. @returns why that cannot be, or nothing */
+  function goTo(id: number): string {
+    const state = edition.state
+    const wanted = state && sheetOf(state, id)
+    if (!state || !layer.value || !wanted) return `There is no sheet ${id} in this edition.`
+    if (!isWaiting(state, layer.value, id))
+      return `Sheet ${id} does not wait for ${layer.value.name}: ${sheetWords(state, wanted)}.`
+    if (edition.handOut?.heldByOthers.includes(id)) return `Sheet ${id} lies at another station.`
+    wentTo.value = stack.value.map((one) => one.id)
+    fromSheet.value = id
+    return ''
+  }
   const undried = computed(() =>
     edition.state && layer.value
       ? stack.value.filter((s) => !isDryFor(edition.state!, s, layer.value!)).map((s) => s.id)
@@ -136,6 +166,7 @@ export function useBench(wantedLayer: string) {
     proofKind,
     stack,
     sheet,
+    goTo,
     undried,
     last,
     lastAdjustment,

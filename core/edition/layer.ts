@@ -17,8 +17,12 @@ export interface Zone {
   batchName: string
 }
 
-/** Which end of the last layer's stack comes to the press first. */
-export type StackOrder = 'pulled' | 'reversed'
+/**
+ * How the last layer's stack comes to the press: as it was pulled, its last sheet first, by the serial on each sheet, or
+ * mixed: unmarked sheets off the line in any order, of which nobody can say which is which.
+ */
+export type StackOrder = 'pulled' | 'reversed' | 'serial' | 'mixed'
+export const stackOrders: readonly StackOrder[] = ['pulled', 'reversed', 'serial', 'mixed']
 
 /** One press pass over the whole stack. */
 export interface Layer {

@@ -1,8 +1,8 @@
 import { faultWord } from '../print/faults'
 import { numberAsWritten } from '../print/pencil-line'
+import { historyOf } from './history'
 import { rowOf } from './count-rows'
 import { placeOf } from './places'
-import { livePullsOn } from './pull'
 import type { Sheet } from './sheet'
 import type { EditionState } from './state'
 
@@ -10,7 +10,7 @@ import type { EditionState } from './state'
 export function sheetWords(state: EditionState, sheet: Sheet): string {
   const place = placeOf(state, sheet)
   const faults = new Set([
-    ...livePullsOn(state, sheet).flatMap((pull) => pull.faults),
+    ...historyOf(state, sheet).pulls.flatMap((pull) => pull.faults),
     ...(place.kind === 'reject' ? place.faults : []),
   ])
   const standing =

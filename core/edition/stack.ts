@@ -26,7 +26,7 @@ function* withParts(state: EditionState, ids: readonly number[]): Generator<Stan
 function* comingFor(state: EditionState, layer: Layer): Generator<Sheet> {
   const before = state.layers.slice(0, Math.max(0, layerNumber(state, layer.id) - 1))
   const previous = before.at(-1)
-  if (!previous) {
+  if (!previous || layer.stackOrder === 'serial') {
     for (const standing of tallyOf(state).standings) if (isReady(standing, before)) yield standing.sheet
     return
   }

@@ -16,6 +16,7 @@ import { giveNumbers } from '../edition/acts/give-numbers'
 import { judgeProof } from '../edition/acts/judge-proof'
 import { gradePull } from '../edition/acts/grade-pull'
 import { judgePull } from '../edition/acts/judge-pull'
+import { mendSlip } from '../edition/acts/mend-slip'
 import { namePrinters } from '../edition/acts/name-printers'
 import { placeFault } from '../edition/acts/place-fault'
 import { planBlend } from '../edition/acts/plan-blend'
@@ -122,6 +123,7 @@ const editionActs = [
   voidPull,
   restorePull,
   settleDispute,
+  mendSlip,
   adjust,
   voidAdjustment,
   approveProof,

@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, Length, MaxLength, ValidateNested } from 'class-validator'
-import type { StackOrder } from '#core/edition/layer'
+import { type StackOrder, stackOrders } from '#core/edition/layer'
 import { OrNull } from './or-null'
 
 export class AddLayer {
@@ -12,7 +12,7 @@ export class AddLayer {
 export class ChangeLayer extends AddLayer {
   @IsString() @Length(1, 64) layerId!: string
   @IsString() @MaxLength(500) routine!: string
-  @IsIn(['pulled', 'reversed']) stackOrder!: StackOrder
+  @IsIn(stackOrders) stackOrder!: StackOrder
 }
 
 class ZoneChoice {

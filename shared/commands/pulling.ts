@@ -1,4 +1,5 @@
 import type { ProofSaid } from '#core/edition/proof-notes'
+import { furthestSlip } from '#core/edition/slip'
 import { type Grade, grades } from '#core/press/dial-in'
 import {
   ArrayMaxSize,
@@ -88,6 +89,10 @@ export class NamePull {
 
 export class NamePullWithReason extends NamePull {
   @IsString() @MaxLength(500) reason!: string
+}
+
+export class MendSlip extends NamePullWithReason {
+  @IsInt() @Min(-furthestSlip) @Max(furthestSlip) by!: number
 }
 
 export class ApproveProof extends NamePullWithReason {

@@ -16,6 +16,7 @@ const emit = defineEmits<{
   approve: []
   rescue: [how: 're-inked' | 'burnished']
   bringBack: []
+  sheet: []
 }>()
 const proofKind = defineModel<ProofKind>('proofKind', { required: true })
 const onGoodPaper = defineModel<boolean>('onGoodPaper', { required: true })
@@ -49,6 +50,7 @@ const proofWords = { WP: 'working or trial', SP: 'state', CTP: 'colour trial', p
       </select></label
     >
     <button type="button" :aria-pressed="onGoodPaper" @click="onGoodPaper = !onGoodPaper">Proofs on good paper</button>
+    <button type="button" @click="emit('sheet')"><kbd>S</kbd>Another sheet</button>
     <button type="button" :disabled="!mayBringBack" @click="emit('bringBack')"><kbd>Z</kbd>Bring back</button>
     <button
       type="button"

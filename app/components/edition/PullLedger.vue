@@ -15,6 +15,15 @@ watch(
   },
 )
 
+const mayMend = computed(
+  () =>
+    !edition.state!.closedAt &&
+    edition.isTheirs &&
+    !props.pull.voided &&
+    props.pull.disputed === null &&
+    props.pull.sheetIds.length > 0,
+)
+
 const judge = (verdict: Verdict, given: string[]) =>
   edition.tap('judge-pull', {
     pullId: props.pull.pullId,
@@ -53,6 +62,7 @@ const judge = (verdict: Verdict, given: string[]) =>
         >Make it the {{ standardWord(edition.state!, pull.layerId) }}</VBtn
       >
     </div>
+    <MendSlip v-if="mayMend" :pull="pull" />
   </div>
 </template>
 

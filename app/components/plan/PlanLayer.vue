@@ -15,6 +15,8 @@ const form = useFollowing(
 const orders = [
   { value: 'pulled', title: 'in the order pulled' },
   { value: 'reversed', title: 'last pulled first' },
+  { value: 'serial', title: 'by the serial on each sheet' },
+  { value: 'mixed', title: 'mixed, unmarked' },
 ]
 const blocks = computed(() =>
   edition.state!.blocks.filter(({ id }) => props.layer.blocks.includes(id)).map(({ block }) => block.name),

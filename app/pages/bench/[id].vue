@@ -183,6 +183,13 @@ useBenchKeys(acts, likely, () => {
           @place="acts.placeFault"
           @done="panel = 'none'"
         />
+        <SheetPanel
+          v-else-if="panel === 'sheet'"
+          :stack="bench.stack.value"
+          :next="bench.sheet.value?.id"
+          @go="acts.goTo"
+          @leave="panel = 'none'"
+        />
         <AdjustPanel v-else-if="panel === 'adjust'" @adjust="acts.adjust" />
         <MorePanel
           v-else-if="panel === 'more'"
@@ -198,6 +205,7 @@ useBenchKeys(acts, likely, () => {
           @approve="acts.approve"
           @rescue="acts.rescue"
           @bring-back="acts.bringBack"
+          @sheet="panel = 'sheet'"
         />
         <template v-else-if="!why">
           <p v-if="lastStroke" class="last">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { layersOn, placeOf, standingVerdict } from '#core/edition/places'
 import { inOrder } from '#core/edition/allocate'
-import { livePullsOn } from '#core/edition/pull'
+import { historyOf } from '#core/edition/history'
 import type { Sheet } from '#core/edition/sheet'
 import { faultWord } from '#core/print/faults'
 import { type Verdict, verdicts } from '#core/print/verdicts'
@@ -26,13 +26,16 @@ const open = computed(() =>
   prints.value.filter((sheet) => sheet.curated === null && standingVerdict(state.value, sheet) === 'good'),
 )
 const waiting = computed(() => inOrder(state.value, state.value.plan!.orderSchool).length)
-const history = (sheet: Sheet) =>
-  livePullsOn(state.value, sheet)
-    .map(
-      (pull) =>
-        `pull ${pull.ordinal}${pull.faults.length ? `: ${pull.faults.map(faultWord).join(', ')}` : ''}${pull.rescued ? ` (${pull.rescued})` : ''}`,
-    )
+function history(sheet: Sheet): string {
+  const { pulls, mixedBefore } = historyOf(state.value, sheet)
+  const told = pulls.map(
+    (pull) =>
+      `pull ${pull.ordinal}${pull.faults.length ? `: ${pull.faults.map(faultWord).join(', ')}` : ''}${pull.rescued ? ` (${pull.rescued})` : ''}`,
+  )
+  return [mixedBefore ? `one of the stack that came mixed to ${mixedBefore.name}` : '', ...told]
+    .filter(Boolean)
     .join(' · ')
+}
 
 async function curate(sheet: Sheet, verdict: Verdict) {
   const id = await edition.tap('curate', { sheetId: sheet.id, verdict, reason: reasons.value[sheet.id] ?? '' })

@@ -116,6 +116,7 @@ onMounted(() => {
         <p class="answer">{{ answer }}</p>
         <svg
           class="stack"
+          preserveAspectRatio="xMinYMid meet"
           :viewBox="`0 0 ${Math.max(1, stack.length) * 12} 34`"
           role="img"
           :aria-label="`${edition.at?.alive} sheets alive, ${edition.at?.doubtful} of them doubtful; ${gate.waiting} wait for ${layer.name}`"
@@ -156,6 +157,14 @@ onMounted(() => {
             with.</template
           >
         </p>
+        <p v-if="!edition.isTheirs" class="soft">Those named on the edition and staff decide it.</p>
+        <p v-else-if="!mayCut" class="soft">Show this page to a teacher or the manager: they sign off the cut.</p>
+        <div v-else class="buttons">
+          <VBtn v-if="gate.waiting > 0" :to="`/bench/${edition.id}?layer=${layerId}`">Pull more first</VBtn>
+          <VBtn :class="{ quiet: gate.waiting > 0 }" :loading="busy" @click="cut"
+            >Yes, it is cut: no more of {{ layer.name }}</VBtn
+          >
+        </div>
         <table v-if="gate.waiting > 0" v-columns class="ruled">
           <caption class="soft">
             What more pulls of
@@ -182,14 +191,6 @@ onMounted(() => {
           </tbody>
         </table>
         <InkEnough :layer-ids="[layerId]" />
-        <p v-if="!edition.isTheirs" class="soft">Those named on the edition and staff decide it.</p>
-        <p v-else-if="!mayCut" class="soft">Show this page to a teacher or the manager: they sign off the cut.</p>
-        <div v-else class="buttons">
-          <VBtn v-if="gate.waiting > 0" :to="`/bench/${edition.id}?layer=${layerId}`">Pull more first</VBtn>
-          <VBtn :class="{ quiet: gate.waiting > 0 }" :loading="busy" @click="cut"
-            >Yes, it is cut: no more of {{ layer.name }}</VBtn
-          >
-        </div>
       </template>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     </section>
