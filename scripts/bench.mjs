@@ -61,6 +61,7 @@ say('inked share of a 12-megapixel picture', `${ink.share.toFixed(0)} ms`, 'unde
 const press = await measurePress(folder('press'))
 say('cards for a missing thickness from 40 kinds, slowest of 60', ms(press.cards), 'under 50 ms', press.cards < 50)
 say('finder’s answer over 10,000 trials', ms(press.finder), 'under 20 ms', press.finder < 20)
+say('drift limit for any planned share, slowest of 199', ms(press.drift), 'under 50 ms', press.drift < 50)
 say('60 proofs with pictures drawn', ms(press.proofs), 'under 100 ms', press.proofs < 100)
 say('a turned screw’s reading on screen, slowest of 10', ms(press.gauge), 'under 200 ms', press.gauge < 200)
 

@@ -34,29 +34,34 @@ interface Steps {
  */
 function runLength(limit: number, share: number, { up, down }: Steps): number {
   const width = down + up + 1
-  // Row i holds columns i − down … i + up.
+  // Row i holds columns i − down … i + up, so column j of it lies at i·width + j − i + down.
   const rows = new Float64Array(limit * width)
   const right = new Float64Array(limit).fill(1)
-  const at = (row: number, column: number) => row * width + column - row + down
   for (let i = 0; i < limit; i++) {
-    rows[at(i, i)]! += 1
-    rows[at(i, Math.max(0, i - down))]! -= 1 - share
-    if (i + up < limit) rows[at(i, i + up)]! -= share
+    const own = i * width - i + down
+    rows[own + i]! += 1
+    rows[own + Math.max(0, i - down)]! -= 1 - share
+    if (i + up < limit) rows[own + i + up]! -= share
   }
   for (let i = 0; i < limit; i++) {
-    const pivot = rows[at(i, i)]!
+    const own = i * width - i + down
+    const pivot = rows[own + i]!
     const end = Math.min(limit - 1, i + up)
-    for (let k = i + 1; k <= Math.min(limit - 1, i + down); k++) {
-      const factor = rows[at(k, i)]! / pivot
+    const last = Math.min(limit - 1, i + down)
+    for (let k = i + 1; k <= last; k++) {
+      const other = k * width - k + down
+      const factor = rows[other + i]! / pivot
       if (factor === 0) continue
-      for (let j = i; j <= end; j++) rows[at(k, j)]! -= factor * rows[at(i, j)]!
+      for (let j = i; j <= end; j++) rows[other + j]! -= factor * rows[own + j]!
       right[k]! -= factor * right[i]!
     }
   }
   for (let i = limit - 1; i >= 0; i--) {
+    const own = i * width - i + down
+    const end = Math.min(limit - 1, i + up)
     let sum = right[i]!
-    for (let j = i + 1; j <= Math.min(limit - 1, i + up); j++) sum -= rows[at(i, j)]! * right[j]!
-    right[i] = sum / rows[at(i, i)]!
+    for (let j = i + 1; j <= end; j++) sum -= rows[own + j]! * right[j]!
+    right[i] = sum / rows[own + i]!
   }
   return right[0]!
 }

@@ -1,4 +1,5 @@
 export { findCause } from '#core/finder/finder'
+export { driftDesign } from '#core/watch/drift'
 export { trialsOf } from '#core/edition/trials'
 export { nearestCards } from '#core/press/cards'
 export { together } from '#core/print/remedies'

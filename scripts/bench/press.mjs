@@ -3,13 +3,13 @@ import { args } from './page.mjs'
 import { bundled } from './planning.mjs'
 import { median, startServer } from './server.mjs'
 
-/** Milliseconds in the browser: cards for a missing thickness from 40 kinds, and the finder's answer over 10,000 trials. */
+/** Milliseconds in the browser: cards from 40 kinds, the finder over 10,000 trials, the drift limit of 199 planned shares. */
 async function measureModels(browser) {
   const page = await browser.newPage()
   await page.goto('about:blank')
   await page.addScriptTag({ content: await bundled('./press-models.ts') })
   const measured = await page.evaluate(() => {
-    const { findCause, trialsOf, nearestCards, together } = window.models
+    const { driftDesign, findCause, trialsOf, nearestCards, together } = window.models
     const time = (act) => {
       const began = performance.now()
       act()
@@ -51,7 +51,8 @@ async function measureModels(browser) {
     const finder = Array.from({ length: 9 }, () =>
       time(() => findCause('salt', situation, together({}, trialsOf({ pulls, trials })))),
     )
-    return { cards: Math.max(...cards), finder: finder.sort((a, b) => a - b)[4] }
+    const drift = Array.from({ length: 199 }, (_, i) => time(() => driftDesign((i + 1) / 200)))
+    return { drift: Math.max(...drift), cards: Math.max(...cards), finder: finder.sort((a, b) => a - b)[4] }
   })
   await page.close()
   return measured
