@@ -54,7 +54,13 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
   await setUp(0)
   await edition.prove(0, 1, 2)
   await edition.run(0, upTo(1, 39), { 11: '+', 22: 'r slur' }, 2.5)
-  await edition.wait(4 * 24 * 60).dry(0, upTo(1, 39))
+  const touch = (isDry: boolean) =>
+    edition.give('touch-test', { layerId: edition.layers[0]!, moment: 'overprint', isDry, batchIds: [], isDamp: false })
+  edition.wait(36 * 60)
+  await touch(false)
+  edition.wait(60 * 60)
+  await touch(true)
+  await edition.dry(0, upTo(1, 39))
   await edition.give('cut-further', { layerId: edition.layers[0]! })
   await edition.give('record-block-state', {
     blockId: block,

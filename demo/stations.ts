@@ -51,6 +51,7 @@ export async function equipStations(desk: Desk, manager: string, leaver: string)
     { family: 'water-washable oil', name: 'soap and water', minutes: 2 },
     { family: 'water-based', name: 'water, then soap', minutes: null },
   ]
+  await desk.give(manager, 'studio', 'read-climate', { temperature: 17.5, humidity: 58 }, desk.now - 3 * hour)
   for (const cleaner of cleaners) await desk.give(manager, 'studio', 'set-cleaner', cleaner, at)
   const rules: CommandData<'set-care-rule'>[] = [
     { key: 'rags', rule: 'The red can by the yard door. Whoever locks up takes it to the bin in the yard.' },

@@ -96,6 +96,10 @@ export const screens: Record<string, ScreenHelp> = {
   'editions-id-close': {
     says: 'The record of the edition, for whoever buys, shows or keeps a print. Closing it keeps it from being changed.',
   },
+  'editions-id-dry': {
+    says: 'When a layer is dry to the touch, fit to print on, to stack and to ship, as ranges. Touch a sheet and say what you found: the room learns how long its inks take.',
+    words: [['fit to print on', 'the next layer takes without lifting it or beading on it']],
+  },
   'editions-id-gate': {
     says: 'Before the block of a reduction is cut to its next state: which sheets are alive, which would be left behind, and what more pulls would buy. Once it is cut there is no way back but to start anew.',
     words: [['left behind', 'a sheet that lacks a layer which can never be pulled again'], words.doubtful],

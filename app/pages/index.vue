@@ -171,7 +171,7 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
             <p v-if="floor.drying.length === 0" class="soft">Nothing dries.</p>
             <ul v-else class="lines decisions">
               <li v-for="one in floor.drying" :key="one.editionId">
-                <NuxtLink :to="`/editions/${one.editionId}/pull`">{{ one.title }}</NuxtLink>
+                <NuxtLink :to="`/editions/${one.editionId}/dry`">{{ one.title }}</NuxtLink>
                 <span class="soft">{{ figured(one.sheets, 'sheet') }}</span>
               </li>
             </ul>

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
-import { historyOf } from './history'
+import { historyOf, kindOf } from './history'
 import type { StackOrder } from './layer'
 import { sheetWords } from './sheet-words'
 import { stackFor } from './stack'
@@ -38,4 +38,22 @@ it('of a stack that comes mixed nobody says which sheet met which pull before, b
   const pullId = at.pull(1, { layerId: second, wetOnWet: true })
   expect(history(1).pulls.map((pull) => pull.pullId)).toEqual([pullId])
   expect(twoLayers('pulled').history(1).pulls).toHaveLength(1)
+})
+
+it('a block cleared further in mid-run makes two kinds of print, the last of the first kind marked', () => {
+  const at = new PressTable().tear(4)
+  at.pull(1)
+  at.pull(2)
+  expect(kindOf(at.edition, historyOf(at.edition, at.edition.sheets[0]!).pulls)).toBe('')
+  at.must('adjust', { layerId: at.layer, kind: 'cleared', note: '' })
+  at.pull(3)
+  const kinds = () => at.edition.sheets.map((sheet) => kindOf(at.edition, historyOf(at.edition, sheet).pulls))
+  expect(kinds()).toEqual([
+    'before the block was cleared',
+    'the last before the block was cleared',
+    'after the block was cleared',
+    '',
+  ])
+  at.must('void-adjustment', { adjustmentId: at.edition.adjustments[0]!.id })
+  expect(kinds()).toEqual(['', '', '', ''])
 })

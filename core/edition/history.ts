@@ -1,6 +1,6 @@
 import { type Layer, layerNumber } from './layer'
 import { isAlive, placeOf } from './places'
-import { livePullsOn, type Pull } from './pull'
+import { isLive, livePullsOn, type Pull } from './pull'
 import type { Sheet } from './sheet'
 import type { EditionState } from './state'
 
@@ -29,6 +29,28 @@ export function historyOf(state: EditionState, sheet: Sheet): SheetHistory {
   const from = layerNumber(state, mixed.id)
   return { pulls: pulls.filter(({ layerId }) => layerNumber(state, layerId) >= from), mixedBefore: mixed }
 }
+
+/**
+ * Which kind of print a sheet is where a block was cleared further in mid-run (CRAFT step 9): “before” or “after the block
+ * was cleared”, of the first layer that has both kinds; empty where there is only one. The last before is marked so.
+ */
+export function kindOf(state: EditionState, pulls: readonly Pull[]): string {
+  for (const pull of pulls) {
+    const cleared = state.adjustments.filter(
+      (one) => one.layerId === pull.layerId && one.kind === 'cleared' && !one.voided,
+    )
+    if (cleared.length === 0 || pull.kind !== 'pull') continue
+    const times = cleared.filter(({ afterPull }) => afterPull < pull.ordinal).length
+    const next = cleared[times]
+    const last =
+      next && state.pulls.findLast((other) => other.ordinal <= next.afterPull && isPrint(other, pull.layerId))
+    if (times > 0) return cleared.length > 1 ? `after clearing ${times}` : 'after the block was cleared'
+    return last?.pullId === pull.pullId ? 'the last before the block was cleared' : 'before the block was cleared'
+  }
+  return ''
+}
+
+const isPrint = (pull: Pull, layerId: string) => pull.layerId === layerId && pull.kind === 'pull' && isLive(pull)
 
 /** It waits in that stack, unmarked among the others. */
 function reachesMixed(state: EditionState, sheet: Sheet, layer: Layer, pulls: readonly Pull[]): boolean {

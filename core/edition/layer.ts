@@ -1,3 +1,4 @@
+import type { DryingSaid } from '../drying/moments'
 import type { BlendPlan, RollUp } from '../ink/roll-up'
 import type { PressSetting } from '../press/stack'
 import type { Settling } from '../register/growth'
@@ -38,6 +39,8 @@ export interface Layer {
   blend: BlendPlan | null
   /** Every set-up this layer has had, with the `seq` of the event that set it; the last is in force. */
   setups: { seq: number; setup: PressSetup }[]
+  /** How it dries. */
+  drying: DryingSaid
   /** How its paper is got ready: blank passes, and how much it grew. */
   settling: Settling
   /** True once the block has been cut to its next state: no more pulls (reduction). */

@@ -1,5 +1,6 @@
 import type { EditionPasses, Passes } from '../plan/shop-record'
 import { newsprintOf } from './newsprint'
+import { touchRecordOf } from './touch-tests'
 import type { EditionState } from './state'
 import { tallied, talliedUnder } from './tally'
 import { trialsOf } from './trials'
@@ -24,6 +25,7 @@ export function passesOf(state: EditionState): EditionPasses {
     faults: Object.fromEntries(talliedUnder(state, 'fault ')),
     trials: trialsOf(state),
     newsprint: newsprintOf(state),
+    touch: touchRecordOf(state),
     proofs: state.layers
       .slice(1)
       .reduce(

@@ -12,6 +12,7 @@ import type { Pull } from './pull'
 import type { Sheet, Torn } from './sheet'
 import type { Standard } from './standards'
 import type { FaultPlace } from './fault-places'
+import type { TouchTest } from './touch-tests'
 import type { Trial } from './trials'
 
 export interface Adjustment {
@@ -63,6 +64,8 @@ export interface EditionState {
   proofNotes: ProofNote[]
   /** Remedies that were tried, oldest first. */
   trials: Trial[]
+  /** What was touched, oldest first. */
+  touchTests: TouchTest[]
   /** Where faults were seen, each as it was said last. */
   faultPlaces: FaultPlace[]
   /** Size of each series once numbers were given. */
@@ -100,6 +103,7 @@ export function emptyEdition(stream: string): EditionState {
     earlierStandards: [],
     proofNotes: [],
     trials: [],
+    touchTests: [],
     faultPlaces: [],
     seriesSize: {},
     amendments: [],

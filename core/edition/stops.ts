@@ -6,7 +6,8 @@ import { layerAtPress, unfinished, waitingFor } from './stack'
 import { batOf } from './standards'
 import { tallied } from './tally'
 
-export type StopKey = 'plan' | 'block' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'curate' | 'sign' | 'close'
+export type StopKey =
+  'plan' | 'block' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'dry' | 'curate' | 'sign' | 'close'
 
 export interface Stop {
   key: StopKey
@@ -47,13 +48,15 @@ function preparing(edition: EditionState, wanted: number): Record<'block' | 'pap
   }
 }
 
-/** What is printed: proofs, and the edition. */
-function printing(edition: EditionState): Record<'prove' | 'pull', Told> {
+/** What is printed: proofs, and the edition; and what of it is wet. */
+function printing(edition: EditionState): Record<'prove' | 'pull' | 'dry', Told> {
   const { made } = figures(edition)
   const proofs = tallied(edition, 'live proof')
   const { layers, standards } = edition
   const hasBat = batOf(edition) !== undefined
   const approved = layers.length > 1 ? `${standards.length} of ${layers.length} proved` : 'BAT'
+  // Alive, and nobody has said its last layer is dry.
+  const wet = tallied(edition, 'wet')
   const isPulled = made > 0 && unfinished(edition) === 0
   return {
     prove: [
@@ -62,6 +65,7 @@ function printing(edition: EditionState): Record<'prove' | 'pull', Told> {
       proofs > 0,
     ],
     pull: [made === 0 ? 'not yet' : isPulled ? 'all pulled' : pulledOf(edition), isPulled, edition.pulls.length > 0],
+    dry: [wet > 0 ? `${wet} wet` : isPulled ? 'all dry' : 'none wet', isPulled && wet === 0, wet > 0],
   }
 }
 
@@ -89,6 +93,7 @@ const names: Record<StopKey, string> = {
   ink: 'Ink',
   prove: 'Prove',
   pull: 'Pull',
+  dry: 'Dry',
   curate: 'Curate',
   sign: 'Sign',
   close: 'Close',

@@ -162,13 +162,15 @@ export function sheetOddities(state: EditionState, { sheet, place, layers, verdi
 
 /** What one sheet counts as. */
 function sheetKeys(state: EditionState, standing: Standing): string[] {
-  const { sheet, place, verdict } = standing
+  const { sheet, place, layers, verdict } = standing
   const keys = [`is ${place.kind}`]
   const row = rowOf(place)
   if (row) keys.push(`row ${row.key}`)
   if (place.kind === 'marked' && place.signed) keys.push('is signed')
   if (verdict === 'good' && 'layer' in place) keys.push(`good ${place.kind} ${place.layer}`)
   else if (verdict === 'good') keys.push(`good ${place.kind}`)
+  const last = layers.at(-1)
+  if (last !== undefined && isAlive(place) && !sheet.dry.includes(last)) keys.push('wet')
   if (sheetOddities(state, standing).length > 0) keys.push('odd sheet')
   if (sheet.curated?.verdict === 'good') keys.push('curated good')
   if (sheet.mark && !sheet.destroyed?.replaceable) keys.push(`number ${sheet.mark.series} ${sheet.mark.number}`)

@@ -32,6 +32,7 @@ import { setInkedShare } from '../edition/acts/set-inked-share'
 import { setPress } from '../edition/acts/set-press'
 import { setRollUp } from '../edition/acts/set-roll-up'
 import { setZones } from '../edition/acts/set-zones'
+import { setDrying } from '../edition/acts/set-drying'
 import { settleDispute } from '../edition/acts/settle-dispute'
 import { settlePaper } from '../edition/acts/settle-paper'
 import { sign } from '../edition/acts/sign'
@@ -40,6 +41,7 @@ import { spoilSheet } from '../edition/acts/spoil-sheet'
 import { startEdition } from '../edition/acts/start-edition'
 import { takeBackCut } from '../edition/acts/take-back-cut'
 import { tear } from '../edition/acts/tear'
+import { touchTest } from '../edition/acts/touch-test'
 import { tryRemedy } from '../edition/acts/try-remedy'
 import { useBlock } from '../edition/acts/use-block'
 import { voidAdjustment } from '../edition/acts/void-adjustment'
@@ -80,6 +82,7 @@ import { changePerson } from '../stores/studio/acts/change-person'
 import { retirePacking } from '../stores/studio/acts/retire-packing'
 import { retireRoller } from '../stores/studio/acts/retire-roller'
 import { setCareRule } from '../stores/studio/acts/set-care-rule'
+import { readClimate } from '../stores/studio/acts/read-climate'
 import { setCleaner } from '../stores/studio/acts/set-cleaner'
 import { setFaultLine } from '../stores/studio/acts/set-fault-line'
 import { setPacking } from '../stores/studio/acts/set-packing'
@@ -128,6 +131,8 @@ const editionActs = [
   voidAdjustment,
   approveProof,
   declareDry,
+  setDrying,
+  touchTest,
   cutFurther,
   takeBackCut,
   spoilSheet,
@@ -186,6 +191,7 @@ const storeActs = [
   setPacking,
   retirePacking,
   setCleaner,
+  readClimate,
   setCareRule,
   setFaultLine,
   addPerson,

@@ -14,6 +14,7 @@ const record = (passed: number, rejected: number, printers = {}): ShopRecord => 
   faults: {},
   trials: {},
   newsprint: noNewsprint,
+  touch: {},
 })
 
 describe('a pass rate', () => {
@@ -141,6 +142,7 @@ describe('the shop’s record', () => {
       faults,
       trials: { 'salt: one more pass': { worked: passed > 10 ? 2 : 1, tried: 3 } },
       newsprint: { ...noNewsprint, lighter: passed > 10 ? 2 : 1 },
+      touch: { 'oil, hard': { logs: 0.5, tests: passed > 10 ? 2 : 1 } },
     })
     const past = {
       id: 'x',
@@ -167,6 +169,7 @@ describe('the shop’s record', () => {
       faults: { salt: 3, lap: 1 },
       trials: { 'salt: one more pass': { worked: 3, tried: 6 } },
       newsprint: { ...noNewsprint, lighter: 3 },
+      touch: { 'oil, hard': { logs: 1, tests: 3 } },
     })
     expect(recordWithout(all, edition(7, 3, { lap: 1, salt: 1 }))).toEqual(gatherRecord([edition(20, 2)], [past]))
   })

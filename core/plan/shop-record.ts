@@ -1,3 +1,4 @@
+import { addTouch, type TouchRecord } from '../drying/moments'
 import { addNewsprint, noNewsprint, type NewsprintRecord } from '../print/newsprint'
 import { together, type TrialRecord, without } from '../print/remedies'
 import type { PastEdition } from './past-editions'
@@ -24,6 +25,8 @@ export interface EditionPasses {
   trials: TrialRecord
   /** What good paper made of what was right on newsprint. */
   newsprint: NewsprintRecord
+  /** What touch tests said of inks on papers. */
+  touch: Record<string, TouchRecord>
 }
 
 /** Sheets that proofs took out of the stack, and of how many layers, the first of each edition left out. */
@@ -40,6 +43,7 @@ export interface ShopRecord {
   faults: Record<string, number>
   trials: TrialRecord
   newsprint: NewsprintRecord
+  touch: Record<string, TouchRecord>
 }
 
 export const noRecord: ShopRecord = {
@@ -49,6 +53,7 @@ export const noRecord: ShopRecord = {
   faults: {},
   trials: {},
   newsprint: noNewsprint,
+  touch: {},
 }
 
 function add(to: Passes, more: Passes, sign = 1): void {
@@ -72,6 +77,7 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
   const faults: Record<string, number> = {}
   let trials: TrialRecord = {}
   let newsprint = noNewsprint
+  let touch: Record<string, TouchRecord> = {}
   const lineFor = (method: Method, work: Work) => {
     let line = methods.find((known) => known.method === method && known.work === work)
     if (!line) methods.push((line = { method, work, passes: { passed: 0, rejected: 0 }, printers: {} }))
@@ -89,12 +95,13 @@ export function gatherRecord(editions: Iterable<EditionPasses>, past: readonly P
     addFaults(faults, edition.faults)
     trials = together(trials, edition.trials)
     newsprint = addNewsprint(newsprint, edition.newsprint)
+    touch = addTouch(touch, edition.touch)
   }
   for (const edition of past) {
     add(lineFor(edition.method, edition.work).passes, { passed: edition.passed, rejected: edition.rejected })
     add(finishing, { passed: edition.finished, rejected: edition.lost })
   }
-  return { methods, finishing, proofs, faults, trials, newsprint }
+  return { methods, finishing, proofs, faults, trials, newsprint, touch }
 }
 
 /** The record without one edition's own share, which is reckoned by itself. */
@@ -118,5 +125,6 @@ export function recordWithout(record: ShopRecord, own: EditionPasses): ShopRecor
   const faults = { ...record.faults }
   addFaults(faults, own.faults, -1)
   const newsprint = addNewsprint(record.newsprint, own.newsprint, -1)
-  return { methods, finishing, proofs, faults, trials: without(record.trials, own.trials), newsprint }
+  const touch = addTouch(record.touch, own.touch, -1)
+  return { methods, finishing, proofs, faults, trials: without(record.trials, own.trials), newsprint, touch }
 }

@@ -16,7 +16,7 @@ export const rescues: readonly Rescue[] = ['re-inked', 'burnished']
 
 /** What was changed between two pulls; a small tick under the tally. */
 export type AdjustmentKind =
-  'ink-more' | 'ink-less' | 'pressure-more' | 'pressure-less' | 'packing' | 'fresh-ink' | 'washed'
+  'ink-more' | 'ink-less' | 'pressure-more' | 'pressure-less' | 'packing' | 'fresh-ink' | 'washed' | 'cleared'
 export const adjustmentKinds: readonly AdjustmentKind[] = [
   'ink-more',
   'ink-less',
@@ -25,6 +25,7 @@ export const adjustmentKinds: readonly AdjustmentKind[] = [
   'packing',
   'fresh-ink',
   'washed',
+  'cleared',
 ]
 
 const adjustmentWords: Record<AdjustmentKind, string> = {
@@ -35,6 +36,7 @@ const adjustmentWords: Record<AdjustmentKind, string> = {
   packing: 'packing changed',
   'fresh-ink': 'ink laid afresh',
   washed: 'block washed',
+  cleared: 'block cleared further',
 }
 
 export function adjustmentWord(kind: AdjustmentKind): string {

@@ -33,7 +33,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 13
+export const summaryVersion = 14
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -55,6 +55,18 @@ export interface StoredEditionSummary extends Omit<EditionSummary, 'chance' | 'c
   passes: EditionPasses
   stack: Stack
   reckoning: Pick<EditionPlan, 'method' | 'work' | 'expected' | 'finishing' | 'size' | 'proofs' | 'start'>
+  /** What a set-up of it is found by beside what was set: of the whole edition, and the inks of each layer. */
+  printedWith: { all: string; inks: Record<string, string> }
+}
+
+/** Artist, method, papers and kinds of block; the inks of a layer belong to that layer's set-ups alone. */
+function printedWith({ plan, torn, blocks, layers }: EditionState): StoredEditionSummary['printedWith'] {
+  const papers = torn.map(({ lotName }) => lotName)
+  const kinds = blocks.map(({ block }) => block.kind)
+  return {
+    all: [...new Set([plan?.artist ?? '', plan?.method ?? '', ...papers, ...kinds])].join(' '),
+    inks: Object.fromEntries(layers.map(({ id, zones }) => [id, zones.map(({ batchName }) => batchName).join(' ')])),
+  }
 }
 
 /** What an edition without a plan is reckoned with. */
@@ -80,6 +92,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
       }
     : null
   return {
+    printedWith: printedWith(state),
     id: streamId(state.stream),
     title: state.title,
     artist: state.plan?.artist ?? '',

@@ -18,7 +18,7 @@ const literally = (word: string) => `%${word.replaceAll(/[~%_]/g, (sign) => `~${
 
 /**
  * The set-ups of a press, newest first; every word asked for stands in what was set (layer, block and its thickness,
- * packing, note) or is known of its edition (title, artist, method, paper, inks, kinds of block).
+ * packing, note) or is known of it by its edition: artist, method, paper, kinds of block, the layer's inks.
  */
 export async function usesOf(room: Pressroom, pressId: string, search: string): Promise<UsesReply> {
   const words = search.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, 6)
@@ -26,7 +26,10 @@ export async function usesOf(room: Pressroom, pressId: string, search: string): 
   const found = await rows<Row>(
     room.db.reader,
     `SELECT position, actor, via, occurred_at, data FROM (
-       SELECT events.*, lower(events.data || ' ' || coalesce(summaries.words, '')) AS told
+       SELECT events.*, lower(
+         events.data || ' ' || coalesce(json_extract(summaries.data, '$.printedWith.all'), '') || ' ' ||
+         coalesce(json_extract(summaries.data, '$.printedWith.inks."' || json_extract(events.data, '$.layerId') || '"'), '')
+       ) AS told
        FROM events LEFT JOIN summaries ON summaries.stream = json_extract(events.data, '$.editionStream')
        WHERE events.stream = $1 AND events.type = 'press-used'
      ) WHERE TRUE ${asked} ORDER BY seq DESC LIMIT ${most}`,

@@ -1,3 +1,11 @@
+import {
+  type Climate,
+  type DryingPaper,
+  dryingPapers,
+  type DryingSaid,
+  type Moment,
+  momentsInOrder,
+} from '#core/drying/moments'
 import type { ProofSaid } from '#core/edition/proof-notes'
 import { furthestSlip } from '#core/edition/slip'
 import { type Grade, grades } from '#core/press/dial-in'
@@ -26,6 +34,7 @@ import {
   type Verdict,
   verdicts,
 } from '#core/print/verdicts'
+import { Nested } from './nested'
 import { OrNull } from './or-null'
 
 class Judgement {
@@ -116,6 +125,28 @@ export class VoidAdjustment {
 
 export class NameLayer {
   @IsString() @Length(1, 64) layerId!: string
+}
+
+class DryingTold implements DryingSaid {
+  @IsIn(dryingPapers) paper!: DryingPaper
+  @IsBoolean() stillAir!: boolean
+  @IsBoolean() drier!: boolean
+}
+
+export class SetDrying extends NameLayer {
+  @Nested(() => DryingTold) drying!: DryingTold
+}
+
+export class TouchTest extends NameLayer {
+  @IsIn(momentsInOrder) moment!: Moment
+  @IsBoolean() isDry!: boolean
+  @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) @Length(1, 64, { each: true }) batchIds!: string[]
+  @IsBoolean() isDamp!: boolean
+}
+
+export class ReadClimate implements Climate {
+  @IsNumber() @Min(-20) @Max(50) temperature!: number
+  @IsNumber() @Min(0) @Max(100) humidity!: number
 }
 
 export class TakeBackCut extends NameLayer {

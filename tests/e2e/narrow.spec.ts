@@ -25,6 +25,7 @@ const stops = [
   'close',
   'register',
   'gate',
+  'dry',
   'recall',
 ]
 

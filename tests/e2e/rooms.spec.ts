@@ -6,6 +6,7 @@ const stops = [
   'paper',
   'register',
   'gate',
+  'dry',
   'press',
   'ink',
   'prove',

@@ -40,7 +40,7 @@ test('another sheet than the next is taken, and a slip is shown before it is put
   await expect(page.getByText(/That moves pull \d+ from sheet 21 to 22; pull \d+ from sheet 22 to 23;/)).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Put them right' }).click()
-  await expect(page.getByText('Say how it came')).toBeVisible()
+  await expect(page.getByText('Say how it came, in a few words')).toBeVisible()
   await say(page, 'Sheets further in the stack', '-1')
   await expect(page.getByText(/There is no sheet 1 earlier than sheet 21/)).toBeVisible()
   await say(page, 'Sheets further in the stack', '1')

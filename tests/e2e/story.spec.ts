@@ -139,6 +139,7 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
   await page.getByRole('link', { name: 'Tide Gauge' }).click()
   await expect(count('good')).toHaveText('24')
   await expect(count('doubtful')).toHaveText('1')
+  await page.getByRole('link', { name: /^Dry/ }).click()
   await page.getByRole('button', { name: 'Declare 26 sheets dry' }).click()
   await strip.getByRole('link', { name: /^Curate/ }).click()
   await page.getByRole('button', { name: 'Keep the 24 judged good' }).click()

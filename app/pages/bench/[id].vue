@@ -8,6 +8,7 @@ import { faultWord } from '#core/print/faults'
 import { likelyFaults } from '#core/run/likely-faults'
 import { outlook } from '#core/run/outlook'
 import { isTakenUpAgain } from '#core/watch/restart'
+import { overprintWords } from '~/drawings/drying-words'
 import { strokesOf } from '~/drawings/tally'
 import { ago, figured } from '~/drawings/words'
 
@@ -75,6 +76,15 @@ const goneOn = ref(false)
 watch(bench.layerId, () => (goneOn.value = false))
 const takenUp = computed(
   () => !goneOn.value && hindrance.value === '' && isTakenUpAgain(bench.last.value?.at ?? null, now.value),
+)
+/** What is known of how far the layer beneath has dried. */
+const beneathId = computed(() => {
+  const layers = state.value?.layers ?? []
+  return layers[layers.findIndex(({ id: layerId }) => layerId === bench.layerId.value) - 1]?.id ?? ''
+})
+const { told: beneath } = useDrying(beneathId, now)
+const dryingSays = computed(() =>
+  beneath.value ? overprintWords(beneath.value.drying, beneath.value.since, now.value) : '',
 )
 /** A remedy whose pulls have not settled it yet. */
 const trial = computed(() => {
@@ -219,7 +229,7 @@ useBenchKeys(acts, likely, () => {
           </p>
           <p v-else-if="edition.message" class="warn" role="alert">{{ edition.message }}</p>
           <p v-else-if="hindrance" class="warn">
-            {{ hindrance }}
+            {{ hindrance }} {{ isWet ? dryingSays : '' }}
             <template v-if="isWet && edition.isTheirs && !state.closedAt"
               ><button type="button" @click="acts.declareDry()">It is dry</button>
               <button type="button" @click="bench.wetOnWet.value = true">Print wet on wet</button></template

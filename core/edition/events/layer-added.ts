@@ -1,5 +1,6 @@
 import { defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
+import { dryingDefaults } from '../../drying/moments'
 import { asTorn } from '../../register/growth'
 import type { Zone } from '../layer'
 import { edition } from '../stream'
@@ -25,6 +26,7 @@ export const layerAdded = defineEvent(edition, 'layer-added', (state, data: Laye
       blend: null,
       setups: [],
       settling: asTorn,
+      drying: dryingDefaults,
       cutFurther: false,
     }),
   }),

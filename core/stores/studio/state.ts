@@ -1,4 +1,5 @@
 import type { CareRule } from '../../care/cards'
+import type { Climate } from '../../drying/moments'
 import type { Cleaner } from '../../care/cleaning'
 import type { Doer, Role, When } from '../../ground/envelope'
 import type { FaultLine } from '../../print/fault-table'
@@ -55,6 +56,8 @@ export interface StudioState extends StudioSettings {
   careRules: CareRule[]
   /** The studio's own lines of the table of faults, oldest first: the last of each fault is in force. */
   faultLines: (FaultLine & When & Doer)[]
+  /** The room's air as it was last read, or null. */
+  climate: (Climate & When) | null
   people: Record<string, { role: Role; active: boolean }>
 }
 
@@ -74,6 +77,7 @@ export function emptyStudio(stream = 'studio'): StudioState {
     cleaners: [],
     careRules: [],
     faultLines: [],
+    climate: null,
     people: {},
   }
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { layersOn, placeOf, standingVerdict } from '#core/edition/places'
 import { inOrder } from '#core/edition/allocate'
-import { historyOf } from '#core/edition/history'
+import { historyOf, kindOf } from '#core/edition/history'
 import type { Sheet } from '#core/edition/sheet'
 import { faultWord } from '#core/print/faults'
 import { type Verdict, verdicts } from '#core/print/verdicts'
@@ -32,7 +32,8 @@ function history(sheet: Sheet): string {
     (pull) =>
       `pull ${pull.ordinal}${pull.faults.length ? `: ${pull.faults.map(faultWord).join(', ')}` : ''}${pull.rescued ? ` (${pull.rescued})` : ''}`,
   )
-  return [mixedBefore ? `one of the stack that came mixed to ${mixedBefore.name}` : '', ...told]
+  const kind = kindOf(state.value, pulls)
+  return [mixedBefore ? `one of the stack that came mixed to ${mixedBefore.name}` : '', ...told, kind]
     .filter(Boolean)
     .join(' · ')
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { doerWords } from '#core/ground/envelope'
 import { routineWords } from '#core/ink/roll-up'
-import { layersOn, placeOf } from '#core/edition/places'
+import { placeOf } from '#core/edition/places'
 import { stackFor } from '#core/edition/stack'
 import { pullOf } from '#core/edition/pull'
 import { setupInForce } from '#core/edition/layer'
@@ -40,13 +40,6 @@ const faultsNamed = computed(() => {
     .join(', ')
 })
 const toPull = computed(() => (layer.value ? stackFor(state.value, layer.value).length : 0))
-const undried = computed(() =>
-  state.value.sheets
-    .filter(
-      (s) => !s.parts.length && layersOn(state.value, s).includes(layerId.value) && !s.dry.includes(layerId.value),
-    )
-    .map((s) => s.id),
-)
 const voided = computed(() => state.value.pulls.filter((p) => p.voided && p.layerId === layerId.value))
 const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
@@ -175,18 +168,13 @@ const spoil = async () => {
       <div class="part-head"><h2>From torn to here</h2></div>
       <StreamDrawing :stages="stages" />
     </section>
+    <section v-if="state.pulls.length > 0" class="part">
+      <div class="part-head"><h2>Where losses come from</h2></div>
+      <LossChart :layer-id="layerId" />
+    </section>
     <section v-if="!state.closedAt && strokes.length > 0" class="part">
       <div class="part-head"><h2>The stack</h2></div>
-      <div class="buttons first">
-        <VBtn
-          v-if="undried.length > 0"
-          class="quiet"
-          @click="edition.tap('declare-dry', { layerId, sheetIds: undried })"
-          >Declare {{ undried.length }} {{ undried.length === 1 ? 'sheet' : 'sheets' }} dry</VBtn
-        >
-        <span v-else class="soft">Every sheet of this layer is declared dry.</span>
-        <span v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</span>
-      </div>
+      <p v-if="layer?.cutFurther" class="soft">The block is cut further: this layer takes no more pulls.</p>
       <p v-if="isReduction && !isLast">
         <NuxtLink :to="`/editions/${edition.id}/gate?layer=${layerId}`">{{
           layer?.cutFurther ? 'The gate it went through' : 'Before the next state is cut'

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { layersOn } from '#core/edition/places'
+import { layerNumber } from '#core/edition/layer'
+import type { Moment } from '#core/drying/moments'
+import { figured } from '~/drawings/words'
+import { overprintWords, stageOf } from '~/drawings/drying-words'
+import { momentWords } from '~/drawings/drying'
+
+/** What dries: when it is fit for what, what a touch says, and the sheets that somebody has found dry. */
+const edition = useEdition()
+const supplies = useSupplies()
+const { layerId, layer } = useLayerChoice()
+const { busy, fault, giving } = useGiving()
+onMounted(() => void supplies.load().catch(() => {}))
+const now = ref(Date.now())
+const clock = setInterval(() => (now.value = Date.now()), 60_000)
+onUnmounted(() => clearInterval(clock))
+const { told, isDamp } = useDrying(layerId, now)
+
+const state = computed(() => edition.state!)
+const isLast = computed(() => layerNumber(state.value, layerId.value) === state.value.layers.length)
+const undried = computed(() =>
+  state.value.sheets
+    .filter(
+      (sheet) =>
+        !sheet.parts.length &&
+        layersOn(state.value, sheet).includes(layerId.value) &&
+        !sheet.dry.includes(layerId.value),
+    )
+    .map(({ id }) => id),
+)
+const disabled = computed(() => !!state.value.closedAt || !edition.isTheirs)
+const answer = computed(() => {
+  if (!told.value) return ''
+  const { drying, since, hours } = told.value
+  if (!isLast.value) return overprintWords(drying, since, now.value)
+  const ship = stageOf(drying.moments.ship, hours)
+  const stack = stageOf(drying.moments.stack, hours)
+  return ship === 'surely'
+    ? 'Fit to stack and to ship.'
+    : stack === 'surely'
+      ? `Fit to stack${ship === 'perhaps' ? ', perhaps to ship' : ', not yet to ship'}.`
+      : stack === 'perhaps'
+        ? 'It may be fit to stack: touch a sheet first.'
+        : 'Not to be stacked yet.'
+})
+const moment = ref<Moment>('touch')
+const moments = (['touch', 'overprint'] as const).map((value) => ({ value, title: momentWords[value] }))
+const touched = (isDry: boolean) =>
+  giving(() =>
+    edition.give('touch-test', {
+      layerId: layerId.value,
+      moment: moment.value,
+      isDry,
+      batchIds: [
+        ...new Set(state.value.layers.flatMap(({ zones }) => zones.flatMap(({ batchId }) => batchId ?? []))),
+      ].slice(0, 40),
+      isDamp: isDamp.value,
+    }),
+  )
+const tests = computed(() => state.value.touchTests.filter((test) => test.layerId === layerId.value).reverse())
+const hoursWords = (hours: number) =>
+  hours < 1 ? `${Math.round(hours * 60)} min` : `${hours.toFixed(hours < 10 ? 1 : 0)} h`
+</script>
+
+<template>
+  <div>
+    <LayerPicker v-model="layerId" :layers="state.layers" />
+    <section class="part">
+      <TeachStep v-if="!told || !layer"><span class="soft">It begins when something has been pulled.</span></TeachStep>
+      <template v-else>
+        <p class="answer">{{ answer }}</p>
+        <DryingDrawing :drying="told.drying" :since="told.since" :now="now" />
+        <p class="soft">
+          From the last pull, {{ hoursWords(Math.max(0, told.hours)) }} ago, for {{ told.by.family }} ink of about
+          {{ told.by.film }} µm{{ told.by.isDamp ? ' on damp paper' : ''
+          }}{{ told.by.beneath > 0 ? `, over ${figured(told.by.beneath, 'layer')}` : '' }};
+          {{
+            told.tests > 0
+              ? `it rests on ${figured(told.tests, 'touch test')} of this room and a guess worth three`
+              : 'a guess until the room’s own touch tests say better'
+          }}. Dashed: perhaps. Filled: surely.
+        </p>
+        <DryingSaidBy :layer="layer" :disabled="disabled" />
+        <div v-if="!disabled" class="touch">
+          <div class="customs">
+            <p>
+              A sheet was touched, to see whether it is
+              <SaidValue
+                v-model="moment"
+                label="What it was touched for"
+                kind="choice"
+                :options="moments"
+                :words="momentWords[moment]"
+              />:
+            </p>
+          </div>
+          <div class="buttons">
+            <VBtn class="quiet" :loading="busy" @click="touched(true)">It is</VBtn
+            ><VBtn class="quiet" :loading="busy" @click="touched(false)">Not yet</VBtn>
+          </div>
+        </div>
+        <ul v-if="tests.length > 0" class="lines">
+          <li v-for="test in tests" :key="test.position">
+            {{ test.isDry ? momentWords[test.moment] : `not yet ${momentWords[test.moment]}` }} after
+            {{ hoursWords(test.hours) }}, expected after {{ hoursWords(test.expected) }}
+          </li>
+        </ul>
+        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <div v-if="!state.closedAt" class="buttons">
+          <VBtn
+            v-if="undried.length > 0 && !disabled"
+            @click="edition.tap('declare-dry', { layerId, sheetIds: undried })"
+            >Declare {{ figured(undried.length, 'sheet') }} dry</VBtn
+          >
+          <span v-else-if="undried.length === 0" class="soft">Every sheet of this layer is declared dry.</span>
+        </div>
+      </template>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.answer {
+  font-family: var(--serif);
+  font-size: 1.5rem;
+  line-height: 1.35;
+  max-width: 46ch;
+  margin: 6px 0 14px;
+}
+.touch {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 24px;
+  align-items: center;
+  margin-top: 12px;
+}
+.touch .buttons {
+  margin: 0;
+}
+</style>
