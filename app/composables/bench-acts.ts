@@ -8,7 +8,7 @@ import type { useBench } from './bench'
 import type { useFeedback } from './feedback'
 
 /** The panels of the bench, one at a time. */
-export type BenchPanel = 'none' | 'faults' | 'where' | 'adjust' | 'more' | 'sheet'
+export type BenchPanel = 'none' | 'faults' | 'where' | 'adjust' | 'more' | 'sheet' | 'pedal'
 
 /**
  * What each key and touch bar of a station does, and what it says when it can do nothing.

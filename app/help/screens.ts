@@ -174,7 +174,7 @@ export const screens: Record<string, ScreenHelp> = {
       ['E, N', 'the last was re-inked, was burnished'],
       ['C', 'change of person'],
       ['S', 'another sheet'],
-      ['M', 'more'],
+      ['M', 'more; also the foot pedal, learnt by treading on it'],
     ],
     words: [words.doubtful, words.bat],
   },

@@ -17,6 +17,7 @@ const emit = defineEmits<{
   rescue: [how: 're-inked' | 'burnished']
   bringBack: []
   sheet: []
+  pedal: []
 }>()
 const proofKind = defineModel<ProofKind>('proofKind', { required: true })
 const onGoodPaper = defineModel<boolean>('onGoodPaper', { required: true })
@@ -59,6 +60,7 @@ const proofWords = { WP: 'working or trial', SP: 'state', CTP: 'colour trial', p
       Recall card
     </button>
     <button v-if="pressId" type="button" @click="navigateTo(`/stations/${pressId}`)">Session at this press</button>
+    <button type="button" @click="emit('pedal')">Foot pedal</button>
     <button type="button" :aria-pressed="sound" @click="sound = !sound">Sound</button>
     <button type="button" :aria-pressed="flash" @click="flash = !flash">Flash</button>
   </div>

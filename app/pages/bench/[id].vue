@@ -137,6 +137,11 @@ const asked = computed(() => {
   return `${sheets}What was it? One touch, or go on.`
 })
 
+const awake = useAwake()
+const pedal = usePedal(
+  (does) => (does === 'warm-up' ? acts.other('warm-up') : does === 'take back' ? acts.takeBack() : acts.verdict(does)),
+  isAsking,
+)
 useBenchKeys(acts, likely, () => {
   changing.value = true
 })
@@ -200,6 +205,16 @@ useBenchKeys(acts, likely, () => {
           @go="acts.goTo"
           @leave="panel = 'none'"
         />
+        <PedalPanel
+          v-else-if="panel === 'pedal'"
+          v-model:switches="pedal.switches.value"
+          :learning="pedal.learning.value"
+          :why="pedal.why.value"
+          :awake="awake"
+          @learn="pedal.learn"
+          @press="pedal.press"
+          @done="panel = 'none'"
+        />
         <AdjustPanel v-else-if="panel === 'adjust'" @adjust="acts.adjust" />
         <MorePanel
           v-else-if="panel === 'more'"
@@ -216,6 +231,7 @@ useBenchKeys(acts, likely, () => {
           @rescue="acts.rescue"
           @bring-back="acts.bringBack"
           @sheet="panel = 'sheet'"
+          @pedal="panel = 'pedal'"
         />
         <template v-else-if="!why">
           <p v-if="lastStroke" class="last">
