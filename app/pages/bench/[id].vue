@@ -1,23 +1,16 @@
 <script setup lang="ts">
-import { standardOf } from '#core/edition/standards'
-import { choresDue, routineWords } from '#core/ink/roll-up'
-import { outcomeOf } from '#core/edition/trials'
 import { goal } from '#core/plan/plan'
-import { lineInForce } from '#core/print/fault-table'
-import { faultWord } from '#core/print/faults'
 import { likelyFaults } from '#core/run/likely-faults'
 import { outlook } from '#core/run/outlook'
 import { isTakenUpAgain } from '#core/watch/restart'
-import { overprintWords } from '~/drawings/drying-words'
 import { strokesOf } from '~/drawings/tally'
-import { ago, figured } from '~/drawings/words'
+import { ago } from '~/drawings/words'
 
 definePageMeta({ layout: 'bench' })
 const route = useRoute()
 const edition = useEdition()
 const session = useSession()
 const outbox = useOutbox()
-const live = useLive()
 const id = String(route.params.id)
 const bench = useBench(String(route.query.layer ?? ''))
 useHead({ title: () => `Bench: ${edition.state?.title ?? ''} · Ample Tally` })
@@ -50,15 +43,6 @@ const goodHere = computed(
   () =>
     strokes.value.filter((stroke) => stroke.kind === 'pull' && stroke.verdict === 'good' && !stroke.disputed).length,
 )
-/** What a fault usually makes of a sheet in this room. */
-function usually(fault: string): string {
-  const { outcome } = lineInForce(edition.studio.faultLines, fault)
-  return outcome === 'reject'
-    ? 'usually a reject here.'
-    : outcome === 'note'
-      ? 'usually noted only.'
-      : 'usually doubtful.'
-}
 const ready = computed(() => hindrance.value === '')
 const likely = computed(() => (state.value ? likelyFaults(state.value, bench.layerId.value, edition.record) : []))
 const supplies = useSupplies()
@@ -77,65 +61,7 @@ watch(bench.layerId, () => (goneOn.value = false))
 const takenUp = computed(
   () => !goneOn.value && hindrance.value === '' && isTakenUpAgain(bench.last.value?.at ?? null, now.value),
 )
-/** What is known of how far the layer beneath has dried. */
-const beneathId = computed(() => {
-  const layers = state.value?.layers ?? []
-  return layers[layers.findIndex(({ id: layerId }) => layerId === bench.layerId.value) - 1]?.id ?? ''
-})
-const { told: beneath } = useDrying(beneathId, now)
-const dryingSays = computed(() =>
-  beneath.value ? overprintWords(beneath.value.drying, beneath.value.since, now.value) : '',
-)
-/** A remedy whose pulls have not settled it yet. */
-const trial = computed(() => {
-  const last = state.value?.trials.findLast(({ layerId }) => layerId === bench.layerId.value)
-  return last && outcomeOf(state.value!, last) === 'open' ? last : undefined
-})
-const nextWords = computed(
-  () =>
-    `Next: sheet ${bench.sheet.value?.id}${trial.value ? `. ${trial.value.remedy} is being tried: the next pulls tell.` : ''}`,
-)
-const isGraded = computed(
-  () => bench.last.value?.kind === 'pull' && !!state.value && !!standardOf(state.value, bench.layerId.value),
-)
-const storing = computed(() => {
-  if (edition.unsent > 0)
-    return `${figured(edition.unsent, 'tap')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
-  return outbox.refused.length > 0
-    ? `${outbox.refused.length} refused, see Office`
-    : live.connected
-      ? 'every pull stored'
-      : 'every pull stored, others not heard'
-})
-const routine = computed(() =>
-  (bench.layer.value?.rollUp
-    ? routineWords(bench.layer.value.rollUp)
-    : bench.layer.value?.routine || 'charge, pass'
-  ).split(', '),
-)
-/** What is to be done besides, by the number of pulls of this layer; a blended roll is laid afresh. */
-const chores = computed(() => {
-  const layer = bench.layer.value
-  const pulled = strokes.value.filter((stroke) => stroke.kind === 'pull').length
-  const fresh =
-    layer?.blend && layer.blend.freshAfter > 0
-      ? [
-          {
-            every: Math.max(1, Math.round(layer.blend.freshAfter / Math.max(1, layer.rollUp?.charges ?? 1))),
-            what: 'lay the blend afresh',
-          },
-        ]
-      : []
-  return choresDue([...(layer?.rollUp?.chores ?? []), ...fresh], pulled).map((chore) => chore.what)
-})
-const asked = computed(() => {
-  const named = bench.last.value?.faults.at(-1)
-  if (named) return `${faultWord(named)}: ${usually(named)}`
-
-  const last = bench.last.value
-  const sheets = last?.sheetIds.length ? `Sheet ${last.sheetIds.join(' and ')}, ${last.verdict}. ` : ''
-  return `${sheets}What was it? One touch, or go on.`
-})
+const { routine, chores, storing, asked, drying, next, isGraded } = useBenchSays(bench, strokes, now)
 
 const awake = useAwake()
 const pedal = usePedal(
@@ -245,7 +171,7 @@ useBenchKeys(acts, likely, () => {
           </p>
           <p v-else-if="edition.message" class="warn" role="alert">{{ edition.message }}</p>
           <p v-else-if="hindrance" class="warn">
-            {{ hindrance }} {{ isWet ? dryingSays : '' }}
+            {{ hindrance }} {{ isWet ? drying : '' }}
             <template v-if="isWet && edition.isTheirs && !state.closedAt"
               ><button type="button" @click="acts.declareDry()">It is dry</button>
               <button type="button" @click="bench.wetOnWet.value = true">Print wet on wet</button></template
@@ -272,7 +198,7 @@ useBenchKeys(acts, likely, () => {
             @warm-up="acts.other('warm-up')"
             @go-on="goneOn = true"
           />
-          <p v-else class="soft">{{ nextWords }}</p>
+          <p v-else class="soft">{{ next }}</p>
           <GradeRow v-if="isGraded && !warning && !takenUp" :last="bench.last.value!" @grade="acts.grade" />
         </template>
       </section>
