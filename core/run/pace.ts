@@ -8,10 +8,14 @@ export const pacePulls = 9
  * @returns minutes, or null with fewer than two pulls
  */
 export function pace(times: readonly number[]): number | null {
-  const recent = times.slice(-pacePulls)
-  const intervals = recent
+  return paceOver(times.slice(-pacePulls))
+}
+
+/** The same over all of them: how fast a run was, for runs to be held side by side. */
+export function paceOver(times: readonly number[]): number | null {
+  const intervals = times
     .slice(1)
-    .map((time, i) => time - recent[i]!)
+    .map((time, i) => time - times[i]!)
     .filter((gap) => gap > 0)
   if (intervals.length === 0) return null
   const usual = median(intervals)

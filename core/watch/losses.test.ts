@@ -30,12 +30,13 @@ it('losses are told apart by what they came with, proofs and void pulls left out
       label: edition.layers[0]!.name,
       pulls: 3,
       notGood: 2,
+      goodAnHour: expect.closeTo(40 / 3, 5) as number,
       faults: [
         { fault: 'salt', times: 2 },
         { fault: 'slur', times: 1 },
       ],
     },
-    { label: 'second', pulls: 0, notGood: 0, faults: [] },
+    { label: 'second', pulls: 0, notGood: 0, goodAnHour: null, faults: [] },
   ])
   expect(by('press').map(({ label, pulls, notGood }) => [label, pulls, notGood])).toEqual([
     ['no press set', 1, 0],
@@ -43,7 +44,9 @@ it('losses are told apart by what they came with, proofs and void pulls left out
   ])
   expect(by('paper')).toMatchObject([{ pulls: 3 }])
   expect(by('time of day')).toMatchObject([{ label: '08 to 10 h', pulls: 3 }])
-  expect(by('place')).toEqual([{ label: 'upper left', pulls: 1, notGood: 1, faults: [{ fault: 'salt', times: 1 }] }])
+  expect(by('place')).toEqual([
+    { label: 'upper left', pulls: 1, notGood: 1, goodAnHour: null, faults: [{ fault: 'salt', times: 1 }] },
+  ])
 })
 
 it('every pull that counts stands in every telling but that of places', () => {

@@ -2,6 +2,7 @@ import { layerOf } from '../edition/layer'
 import { imageOf } from '../edition/fault-places'
 import { isLive, type Pull } from '../edition/pull'
 import { sheetOf } from '../edition/sheet'
+import { paceOver } from '../run/pace'
 import type { EditionState } from '../edition/state'
 
 /** What pulls that are not good are told apart by. */
@@ -14,12 +15,15 @@ export interface LossRow {
   /** Pulls it rests on. */
   pulls: number
   notGood: number
+  /** Good prints an hour at the pace of these pulls, pauses left out; null with fewer than two. */
+  goodAnHour: number | null
   /** How often each fault was named, most often first. */
   faults: { fault: string; times: number }[]
 }
 
 interface Row extends LossRow {
   named: Map<string, number>
+  times: number[]
 }
 
 /**
@@ -30,7 +34,15 @@ interface Row extends LossRow {
 export function lossesOf(state: EditionState, by: LossBy, hourOf: (at: string) => number): LossRow[] {
   const rows = new Map<string, Row>()
   const rowOf = (label: string) => {
-    const row = rows.get(label) ?? { label, pulls: 0, notGood: 0, faults: [], named: new Map() }
+    const row: Row = rows.get(label) ?? {
+      label,
+      pulls: 0,
+      notGood: 0,
+      goodAnHour: null,
+      faults: [],
+      named: new Map(),
+      times: [],
+    }
     rows.set(label, row)
     return row
   }
@@ -40,14 +52,21 @@ export function lossesOf(state: EditionState, by: LossBy, hourOf: (at: string) =
     for (const [label, faults] of labelled(state, pull, by, hourOf)) {
       const row = rowOf(label)
       row.pulls += 1
+      row.times.push(Date.parse(pull.at))
       if (pull.verdict !== 'good') row.notGood += 1
       for (const fault of faults) row.named.set(fault, (row.named.get(fault) ?? 0) + 1)
     }
   }
-  return [...rows.values()].map(({ named, ...row }) => ({
+  return [...rows.values()].map(({ named, times, ...row }) => ({
     ...row,
+    goodAnHour: goodAnHour(row, times),
     faults: [...named].map(([fault, times]) => ({ fault, times })).sort((a, b) => b.times - a.times),
   }))
+}
+
+function goodAnHour({ pulls, notGood }: LossRow, times: readonly number[]): number | null {
+  const minutes = paceOver([...times].sort((a, b) => a - b))
+  return minutes === null ? null : ((pulls - notGood) / pulls) * (60 / minutes)
 }
 
 function labelled(

@@ -20,7 +20,7 @@ test('a run is watched: why in numbers, what to try, tried, quiet; its ink grade
   const downloading = page.waitForEvent('download')
   await page.getByRole('button', { name: 'As CSV' }).click()
   const csv = await readFile(await (await downloading).path(), 'utf8')
-  expect(csv).toContain('press,pulls,not good,fault,times')
+  expect(csv).toContain('press,pulls,not good,good an hour,fault,times')
   expect(csv).toContain('Small platen,20,2,')
   await expectAccessible(page)
 

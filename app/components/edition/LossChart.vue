@@ -21,11 +21,12 @@ const finder = (fault: string) => `/finder?edition=${edition.id}&layer=${props.l
 
 async function csv() {
   const { default: Papa } = await import('papaparse')
-  const lines = rows.value.flatMap(({ label, pulls, notGood, faults }) =>
+  const lines = rows.value.flatMap(({ label, pulls, notGood, goodAnHour, faults }) =>
     (faults.length > 0 ? faults : [{ fault: '', times: 0 }]).map(({ fault, times }) => ({
       [by.value]: label,
       pulls,
       'not good': notGood,
+      'good an hour': goodAnHour === null ? '' : goodAnHour.toFixed(1),
       fault: fault && faultWord(fault),
       times,
     })),
@@ -53,6 +54,7 @@ async function csv() {
           <th>{{ by }}</th>
           <th>Not good</th>
           <th class="number">of pulls</th>
+          <th class="number">Good an hour</th>
           <th>Faults named</th>
         </tr>
       </thead>
@@ -67,6 +69,7 @@ async function csv() {
             {{ row.notGood }}
           </td>
           <td class="number">{{ row.pulls }}</td>
+          <td class="number">{{ row.goodAnHour === null ? '' : row.goodAnHour.toFixed(1) }}</td>
           <td>
             <template v-for="(one, i) in row.faults" :key="one.fault"
               >{{ i > 0 ? ', ' : ''
