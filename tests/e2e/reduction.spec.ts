@@ -1,0 +1,151 @@
+import { randomUUID } from 'node:crypto'
+import type { Page } from '@playwright/test'
+import { countOf, expect, goTo, test } from '../fixtures/browser'
+import { Server } from '../fixtures/server'
+
+const unreachable = /Failed to load resource|net::ERR_|ERR_INTERNET_DISCONNECTED/
+
+/** Commands given by the person who is signed in on a page, as a browser sends them. */
+async function giving(page: Page, url: string) {
+  const { device, person } = (await (await page.request.get(`${url}/api/session`)).json()) as {
+    device: string
+    person: { id: string }
+  }
+  return async (stream: string, type: string, data: object) => {
+    const commandId = randomUUID()
+    const command = { commandId, device: `${device}~setup`, by: person.id, occurredAt: new Date().toISOString() }
+    const answer = await page.request.post(`${url}/api/commands`, {
+      data: { ...command, type, stream, data },
+      headers: { origin: url },
+    })
+    expect(answer.ok(), await answer.text()).toBe(true)
+    return commandId
+  }
+}
+
+/** A reduction of twelve in three layers, sixteen sheets torn for it. */
+async function threeLayers(page: Page, url: string): Promise<string> {
+  await page.goto(url)
+  await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
+  const read = async <Reply>(path: string) => (await (await page.request.get(`${url}${path}`)).json()) as Reply
+  const { editions } = await read<{ editions: { id: string }[] }>('/api/editions?search=Net%20Loft')
+  const { state } = await read<{ state: { plan: object } }>(`/api/editions/${editions[0]!.id}`)
+  const { lots } = await read<{ lots: { id: string; left: number; use: string }[] }>('/api/stores')
+  const give = await giving(page, url)
+  const id = randomUUID()
+  const stream = `edition:${id}`
+  const plan = {
+    ...state.plan,
+    size: 12,
+    proofs: { AP: 0, PP: 0, HC: 0 },
+    layersPlanned: 3,
+    layering: 'ahead',
+    start: 16,
+    due: null,
+  }
+  await give(stream, 'start-edition', { title: 'Gull Steps', plan })
+  const lot = lots.find(({ left, use }) => left > 4 && use === 'edition')!
+  const tear = { lotId: lot.id, lotSheets: 2, count: 16, wrong: 0, reason: '', width: 200, height: 150 }
+  await give(stream, 'tear', { ...tear, rationId: null, offcuts: [] })
+  return id
+}
+
+const strokes = (page: Page) => page.locator('.tally g.stroke')
+const stored = (page: Page) => page.locator('.tally .base')
+
+async function atLayer(page: Page, url: string, id: string, number: number): Promise<void> {
+  await page.goto(`${url}/bench/${id}`)
+  const layer = page.getByRole('combobox', { name: 'Layer' })
+  await layer.selectOption({ index: number - 1 })
+  await expect(page.getByText(`layer ${number} of 3`)).toBeVisible()
+}
+
+async function pull(page: Page, times: number): Promise<void> {
+  for (let i = 0; i < times; i++) await page.keyboard.press(' ')
+}
+
+test('a reduction of twelve in three layers at two stations, through a cut network, a killed server, two gates and wet ink', async ({
+  page,
+  browser,
+  pressroom,
+  quiet,
+}) => {
+  test.setTimeout(180_000)
+  quiet.allow(unreachable)
+  const server = await pressroom({ demo: true })
+  const { url } = server
+  const id = await threeLayers(page, url)
+  const context = await browser.newContext()
+  quiet.watch(context)
+  const other = await context.newPage()
+
+  // Layer 1: both stations at once, no sheet twice.
+  await atLayer(page, url, id, 1)
+  await atLayer(other, url, id, 1)
+  await Promise.all([pull(page, 8), pull(other, 8)])
+  await expect(stored(page)).toHaveCount(16)
+  await expect(stored(other)).toHaveCount(16)
+
+  const gate = async (next: string) => {
+    await page.goto(`${url}/editions/${id}/gate?layer=`)
+    await expect(page.getByText(/^It may be cut: /)).toBeVisible()
+    await page.getByRole('button', { name: /^Yes, it is cut/ }).click()
+    await expect(page.getByText('The block is cut further: this layer takes no more pulls.')).toBeVisible()
+    await page.getByRole('link', { name: 'To the bench' }).click()
+    await page.getByRole('combobox', { name: 'Layer' }).selectOption({ index: Number(next) - 1 })
+    await expect(
+      page.getByText(/Nobody has said the layer beneath is dry\. Not yet: fit to print on from/),
+    ).toBeVisible()
+    await expect(page.getByRole('button', { name: /^Good/ })).toBeDisabled()
+    await page.getByRole('link', { name: 'Gull Steps' }).click()
+    await goTo(page, /^Dry/)
+    await page
+      .getByRole('button', { name: String(Number(next) - 1), exact: false })
+      .first()
+      .click()
+    await page.getByRole('button', { name: /^Declare \d+ sheets dry/ }).click()
+    await expect(page.getByText('Every sheet of this layer is declared dry.')).toBeVisible()
+  }
+  await gate('2')
+
+  // Layer 2: the other station loses the network in mid-run; what it pulls waits in sight and goes in when it is back.
+  await atLayer(page, url, id, 2)
+  await atLayer(other, url, id, 2)
+  await pull(other, 1)
+  await expect(stored(other)).toHaveCount(1)
+  await context.setOffline(true)
+  await pull(other, 2)
+  await expect(other.getByText('2 taps not stored yet')).toBeVisible()
+  await pull(page, 5)
+  await expect(stored(page)).toHaveCount(6)
+  await context.setOffline(false)
+  await expect(stored(page)).toHaveCount(8, { timeout: 30_000 })
+
+  // The server is killed; the taps of both stations wait, and are stored when it is started again.
+  await server.stop('SIGKILL')
+  await pull(page, 4)
+  await pull(other, 4)
+  await expect(page.getByText('4 taps not stored yet')).toBeVisible()
+  const again = await Server.start({ folder: server.folder, port: server.port, demo: true })
+  await expect(stored(page)).toHaveCount(16, { timeout: 40_000 })
+  await expect(stored(other)).toHaveCount(16, { timeout: 40_000 })
+  await gate('3')
+
+  // Layer 3, one of them a reject.
+  await atLayer(page, url, id, 3)
+  await pull(page, 15)
+  await page.keyboard.press('r')
+  await expect(stored(page)).toHaveCount(16)
+  await page.getByRole('link', { name: 'Gull Steps' }).click()
+  await expect(page.getByText('balances')).toBeVisible()
+  await expect(countOf(page, 'good')).toHaveText('15')
+  const { state } = (await (await page.request.get(`${url}/api/editions/${id}`)).json()) as {
+    state: { pulls: { disputed: unknown; sheetIds: number[]; layerId: string }[] }
+  }
+  expect(state.pulls).toHaveLength(48)
+  expect(state.pulls.filter(({ disputed }) => disputed)).toEqual([])
+  expect(new Set(state.pulls.map(({ sheetIds, layerId }) => `${layerId} ${sheetIds[0]}`)).size).toBe(48)
+  expect(await strokes(page).count()).toBeGreaterThan(0)
+  await context.close()
+  await again.stop('SIGKILL')
+})
