@@ -23,8 +23,8 @@ async function giving(page: Page, url: string) {
   }
 }
 
-/** A reduction of twelve in three layers, sixteen sheets torn for it. */
-async function threeLayers(page: Page, url: string): Promise<string> {
+/** A reduction of twelve in three layers, twenty-four sheets torn for it. */
+async function threeLayers(page: Page, url: string): Promise<{ id: string; layers: string[] }> {
   await page.goto(url)
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
   const read = async <Reply>(path: string) => (await (await page.request.get(`${url}${path}`)).json()) as Reply
@@ -40,14 +40,15 @@ async function threeLayers(page: Page, url: string): Promise<string> {
     proofs: { AP: 0, PP: 0, HC: 0 },
     layersPlanned: 3,
     layering: 'ahead',
-    start: 16,
+    start: 24,
     due: null,
   }
   await give(stream, 'start-edition', { title: 'Gull Steps', plan })
   const lot = lots.find(({ left, use }) => left > 4 && use === 'edition')!
-  const tear = { lotId: lot.id, lotSheets: 2, count: 16, wrong: 0, reason: '', width: 200, height: 150 }
+  const tear = { lotId: lot.id, lotSheets: 2, count: 24, wrong: 0, reason: '', width: 200, height: 150 }
   await give(stream, 'tear', { ...tear, rationId: null, offcuts: [] })
-  return id
+  const begun = await read<{ state: { layers: { id: string }[] } }>(`/api/editions/${id}`)
+  return { id, layers: begun.state.layers.map((layer) => layer.id) }
 }
 
 const strokes = (page: Page) => page.locator('.tally g.stroke')
@@ -74,7 +75,7 @@ test('a reduction of twelve in three layers at two stations, through a cut netwo
   quiet.allow(unreachable)
   const server = await pressroom({ demo: true })
   const { url } = server
-  const id = await threeLayers(page, url)
+  const { id, layers } = await threeLayers(page, url)
   const context = await browser.newContext()
   quiet.watch(context)
   const other = await context.newPage()
@@ -82,17 +83,17 @@ test('a reduction of twelve in three layers at two stations, through a cut netwo
   // Layer 1: both stations at once, no sheet twice.
   await atLayer(page, url, id, 1)
   await atLayer(other, url, id, 1)
-  await Promise.all([pull(page, 8), pull(other, 8)])
-  await expect(stored(page)).toHaveCount(16)
-  await expect(stored(other)).toHaveCount(16)
+  await Promise.all([pull(page, 12), pull(other, 12)])
+  await expect(stored(page)).toHaveCount(24)
+  await expect(stored(other)).toHaveCount(24)
 
-  const gate = async (next: string) => {
-    await page.goto(`${url}/editions/${id}/gate?layer=`)
+  const gate = async (next: number) => {
+    await page.goto(`${url}/editions/${id}/gate?layer=${layers[next - 2]}`)
     await expect(page.getByText(/^It may be cut: /)).toBeVisible()
     await page.getByRole('button', { name: /^Yes, it is cut/ }).click()
     await expect(page.getByText('The block is cut further: this layer takes no more pulls.')).toBeVisible()
     await page.getByRole('link', { name: 'To the bench' }).click()
-    await page.getByRole('combobox', { name: 'Layer' }).selectOption({ index: Number(next) - 1 })
+    await page.getByRole('combobox', { name: 'Layer' }).selectOption({ index: next - 1 })
     await expect(
       page.getByText(/Nobody has said the layer beneath is dry\. Not yet: fit to print on from/),
     ).toBeVisible()
@@ -100,13 +101,14 @@ test('a reduction of twelve in three layers at two stations, through a cut netwo
     await page.getByRole('link', { name: 'Gull Steps' }).click()
     await goTo(page, /^Dry/)
     await page
-      .getByRole('button', { name: String(Number(next) - 1), exact: false })
-      .first()
+      .getByRole('group', { name: 'Layer' })
+      .getByRole('button')
+      .nth(next - 2)
       .click()
     await page.getByRole('button', { name: /^Declare \d+ sheets dry/ }).click()
     await expect(page.getByText('Every sheet of this layer is declared dry.')).toBeVisible()
   }
-  await gate('2')
+  await gate(2)
 
   // Layer 2: the other station loses the network in mid-run; what it pulls waits in sight and goes in when it is back.
   await atLayer(page, url, id, 2)
@@ -123,28 +125,30 @@ test('a reduction of twelve in three layers at two stations, through a cut netwo
 
   // The server is killed; the taps of both stations wait, and are stored when it is started again.
   await server.stop('SIGKILL')
-  await pull(page, 4)
-  await pull(other, 4)
-  await expect(page.getByText('4 taps not stored yet')).toBeVisible()
+  await pull(page, 2)
+  await pull(other, 2)
+  await expect(page.getByText('2 taps not stored yet')).toBeVisible()
   const again = await Server.start({ folder: server.folder, port: server.port, demo: true })
-  await expect(stored(page)).toHaveCount(16, { timeout: 40_000 })
-  await expect(stored(other)).toHaveCount(16, { timeout: 40_000 })
-  await gate('3')
+  await expect(stored(page)).toHaveCount(12, { timeout: 40_000 })
+  await expect(stored(other)).toHaveCount(12, { timeout: 40_000 })
+  await Promise.all([pull(page, 6), pull(other, 6)])
+  await expect(stored(page)).toHaveCount(24)
+  await gate(3)
 
   // Layer 3, one of them a reject.
   await atLayer(page, url, id, 3)
-  await pull(page, 15)
+  await pull(page, 23)
   await page.keyboard.press('r')
-  await expect(stored(page)).toHaveCount(16)
+  await expect(stored(page)).toHaveCount(24)
   await page.getByRole('link', { name: 'Gull Steps' }).click()
   await expect(page.getByText('balances')).toBeVisible()
-  await expect(countOf(page, 'good')).toHaveText('15')
+  await expect(countOf(page, 'good')).toHaveText('23')
   const { state } = (await (await page.request.get(`${url}/api/editions/${id}`)).json()) as {
     state: { pulls: { disputed: unknown; sheetIds: number[]; layerId: string }[] }
   }
-  expect(state.pulls).toHaveLength(48)
+  expect(state.pulls).toHaveLength(72)
   expect(state.pulls.filter(({ disputed }) => disputed)).toEqual([])
-  expect(new Set(state.pulls.map(({ sheetIds, layerId }) => `${layerId} ${sheetIds[0]}`)).size).toBe(48)
+  expect(new Set(state.pulls.map(({ sheetIds, layerId }) => `${layerId} ${sheetIds[0]}`)).size).toBe(72)
   expect(await strokes(page).count()).toBeGreaterThan(0)
   await context.close()
   await again.stop('SIGKILL')
