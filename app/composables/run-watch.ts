@@ -10,6 +10,18 @@ import { type WarningKey, watchRun } from '#core/watch/run-watch'
 import { useEdition } from '~/stores/edition'
 import { useSituation } from './situation'
 
+const silencedAt = 'bench quiet'
+const mostSilenced = 60
+
+function kept(): string[] {
+  try {
+    const places: unknown = JSON.parse(sessionStorage.getItem(silencedAt) ?? '[]')
+    return Array.isArray(places) ? places.filter((one) => typeof one === 'string') : []
+  } catch {
+    return []
+  }
+}
+
 /** The watch over the run of a layer, with what is best tried against what it warns of. */
 export function useRunWatch(layerId: Ref<string>, now: Ref<number>) {
   const edition = useEdition()
@@ -32,9 +44,12 @@ export function useRunWatch(layerId: Ref<string>, now: Ref<number>) {
   })
 
   /** What was silenced, by the layer and day: a run of tomorrow is warned anew. */
-  const silenced = ref<string[]>([])
+  const silenced = ref(kept())
   const place = (key: WarningKey) => `${edition.id} ${layerId.value} ${new Date(now.value).toDateString()} ${key}`
-  const silence = (key: WarningKey) => silenced.value.push(place(key))
+  function silence(key: WarningKey): void {
+    silenced.value = [...silenced.value, place(key)].slice(-mostSilenced)
+    sessionStorage.setItem(silencedAt, JSON.stringify(silenced.value))
+  }
 
   const warning = computed(() => watch.value?.warnings.find(({ key }) => !silenced.value.includes(place(key))) ?? null)
   /** The first thing to try against it, with how often it worked here. */

@@ -163,7 +163,7 @@ function trendWarning({ average, limit, graded }: InkTrend): Warning {
   }
 }
 
-/** When the slab was last given ink, by who said so; else since the first pull of today's run. */
+/** Since the slab was last given ink, or the block washed and inked anew; null while nobody said when. */
 function inkLaid(state: EditionState, layerId: string, pulls: readonly Pull[], now: number): RunWatch['sinceInk'] {
   const laid = state.adjustments.findLast(
     (one) => one.layerId === layerId && !one.voided && (one.kind === 'fresh-ink' || one.kind === 'washed'),
