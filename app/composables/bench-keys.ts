@@ -1,7 +1,7 @@
 import { onMounted, onUnmounted, type Ref } from 'vue'
 import { grades } from '#core/press/dial-in'
 import { adjustmentKinds } from '#core/print/verdicts'
-import { printFields } from '~/drawings/print-fields'
+import { printFields } from '#core/print/fields'
 import type { useBenchActs } from './bench-acts'
 import { isAsking } from './doors'
 

@@ -79,6 +79,10 @@ export function isLive(pull: Pull): boolean {
   return !pull.voided && pull.disputed === null
 }
 
+/** True once anything of a layer was pulled that counts, proofs too. */
+export const isBegun = (state: Pulled, layerId: string): boolean =>
+  state.pulls.some((pull) => pull.layerId === layerId && isLive(pull))
+
 /** The pulls that count on a sheet, oldest first. */
 export function livePullsOn(state: Pulled, sheet: { pulls: readonly string[] }): Pull[] {
   return sheet.pulls.flatMap((id) => pullOf(state, id) ?? [])

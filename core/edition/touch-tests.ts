@@ -16,7 +16,6 @@ export interface TouchTest extends When, Doer {
   paper: DryingPaper
 }
 
-/** True for a test of that layer, of pulls that were not pulled over since. */
 const isOf = (test: TouchTest, layerId: string, moment: Moment) => test.layerId === layerId && test.moment === moment
 
 /**

@@ -2,6 +2,7 @@ import { layerOf } from '../edition/layer'
 import { imageOf } from '../edition/fault-places'
 import { isLive, type Pull } from '../edition/pull'
 import { sheetOf } from '../edition/sheet'
+import { fieldAt } from '../print/fields'
 import { paceOver } from '../run/pace'
 import type { EditionState } from '../edition/state'
 
@@ -99,19 +100,14 @@ function labelled(
   }
 }
 
-const downs = ['upper', 'middle', 'lower']
-const acrosses = ['left', 'middle', 'right']
-
 /** The nine fields of the print in which its faults were seen. */
 function placesOf(state: EditionState, pull: Pull): [string, string[]][] {
   const image = imageOf(state)
   if (!image) return []
-  const third = (share: number) => Math.min(2, Math.max(0, Math.floor(share * 3)))
   const fields = new Map<string, string[]>()
   for (const { pullId, fault, x, y } of state.faultPlaces) {
     if (pullId !== pull.pullId || !pull.faults.includes(fault)) continue
-    const [down, across] = [downs[third(y / image.height)]!, acrosses[third(x / image.width)]!]
-    const label = down === across ? 'the middle' : `${down} ${across}`
+    const label = fieldAt(x / image.width, y / image.height).words
     fields.set(label, [...(fields.get(label) ?? []), fault])
   }
   return [...fields]

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { printFields } from '~/drawings/print-fields'
+import { printFields } from '#core/print/fields'
 
 /** Where on the print something is seen: one touch on its picture, or on one of nine fields; the keys take a field. */
 defineProps<{

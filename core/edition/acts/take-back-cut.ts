@@ -2,7 +2,7 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editLayer } from '../edit'
 import { layerNumber, layerOf } from '../layer'
-import { isLive } from '../pull'
+import { isBegun } from '../pull'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirsSignedOff } from '../who'
@@ -25,7 +25,7 @@ export const takeBackCut = defineAct(edition, 'take-back-cut', theirsSignedOff, 
     if (!layer) return unknownLayer()
     if (!layer.cutFurther) return refuse('not-cut', 'This block has not been cut further.')
     const next = edition.layers[layerNumber(edition, data.layerId)]
-    if (next && edition.pulls.some((pull) => pull.layerId === next.id && isLive(pull)))
+    if (next && isBegun(edition, next.id))
       return refuse(
         'next-layer-pulled',
         `${next.name} has been pulled from the next state. Void its pulls first, if they are not of it.`,

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { layerNumber } from '#core/edition/layer'
-import { isLive } from '#core/edition/pull'
+import { isBegun } from '#core/edition/pull'
 import { tallied } from '#core/edition/tally'
 import { gateOf, toRead } from '#core/run/gate'
-import { perPull } from '#core/run/ink-need'
 import { inkKnown } from '#core/run/ink-standing'
-import { inkNeed } from '#core/run/ink-need'
+import { inkNeed, perPull } from '#core/run/ink-need'
 import { outlook, stackOf } from '#core/run/outlook'
 import { chanceWords, figured, grams, howLong, percent } from '~/drawings/words'
 
@@ -71,7 +70,7 @@ const stack = computed(() => [
   ...Array<string>(gate.value.waiting).fill('waiting'),
 ])
 const mayCut = computed(() => edition.isTheirs && session.person?.role !== 'student' && !state.value.closedAt)
-const nextIsPulled = computed(() => state.value.pulls.some((pull) => pull.layerId === next.value?.id && isLive(pull)))
+const nextIsPulled = computed(() => next.value !== undefined && isBegun(state.value, next.value.id))
 
 const cut = () => giving(() => edition.give('cut-further', { layerId: layerId.value }))
 const takeBack = () =>

@@ -9,3 +9,9 @@ export const printFields = downs.flatMap((down, row) =>
     down: (row + 0.5) / 3,
   })),
 )
+
+/** The field in which a place lies, by its shares of the image; what lies past an edge belongs to the field at it. */
+export function fieldAt(across: number, down: number): (typeof printFields)[number] {
+  const third = (share: number) => Math.min(2, Math.max(0, Math.floor(share * 3)))
+  return printFields[third(down) * 3 + third(across)]!
+}
