@@ -2,7 +2,7 @@ import { type CommandData, type EditionCommandType } from '#core/house/acts'
 import type { BlockDescription, BlockKind } from '#core/block/block'
 import type { LotDescription } from '#core/stores/lot/state'
 import type { Role } from '#core/ground/envelope'
-import { evenMargins, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
+import { evenMargins, oneImage, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
 import { noEdges, usualStrip } from '#core/paper/tear-request'
 import type { Grade } from '#core/press/dial-in'
 import { settingFor } from '#core/press/screws'
@@ -140,6 +140,7 @@ export class EditionInHand {
       lotId: lot.id,
       sheet: { width: lot.width, height: lot.height, deckles: lot.deckles, allowance: 0, grain: lot.grain },
       image,
+      images: oneImage,
       margins: evenMargins(margin, usualFoot),
       foot: usualFoot,
       trim: 0,
@@ -177,7 +178,7 @@ export class EditionInHand {
 
   async tear(lot: DemoLot, lotSheets: number, count: number, more: Partial<CommandData<'tear'>> = {}): Promise<this> {
     const size = this.piece ? pieceSize(this.piece) : { width: 0, height: 0 }
-    const right = { lotId: lot.id, lotSheets, count, wrong: 0, reason: '', rationId: null, offcuts: [] }
+    const right = { lotId: lot.id, lotSheets, count, images: 1, wrong: 0, reason: '', rationId: null, offcuts: [] }
     await this.give('tear', { ...right, ...size, ...more })
     return this
   }

@@ -36,6 +36,7 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
       series: { topLine: 30, footLine: 37.5 },
       stops: 30,
       pins: [],
+      more: [],
     },
     formatId: 'harbour-set',
   })

@@ -103,6 +103,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
       () => (bench.last.value?.kind === 'pull' ? shut.value : 'Nothing is pulled yet that could be graded.'),
       () => bench.grade(given),
     )
+  const judgeSheet = (sheetId: number, given: Verdict) => unless(nothingPulled, () => bench.judgeSheet(sheetId, given))
   const nameFault = (key: string) => unless(nothingPulled, () => bench.nameFault(key))
   /** Where the fault named last is, as shares of the image. */
   const placeFault = (across: number, down: number) =>
@@ -152,6 +153,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     rescue,
     grade,
     nameFault,
+    judgeSheet,
     placeFault,
     goTo,
     declareDry,

@@ -86,7 +86,7 @@ export function useBenchSays(bench: ReturnType<typeof useBench>, strokes: Ref<St
   })
   const next = computed(
     () =>
-      `Next: sheet ${bench.sheet.value?.id}${trial.value ? `. ${trial.value.remedy} is being tried: the next pulls tell.` : ''}`,
+      `Next: sheet ${bench.lay.value.map(({ id }) => id).join(' and ')}${trial.value ? `. ${trial.value.remedy} is being tried: the next pulls tell.` : ''}`,
   )
 
   /** Ink is held against a standard; before there is one there is nothing to grade. */

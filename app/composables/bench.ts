@@ -2,7 +2,7 @@ import { type CommandData } from '#core/house/acts'
 import { computed, ref, watch } from 'vue'
 import { type Sheet, sheetOf } from '#core/edition/sheet'
 import { sheetWords } from '#core/edition/sheet-words'
-import { isDryFor, isWaiting, nextSheet, stackFor } from '#core/edition/stack'
+import { isDryFor, isWaiting, laidWith, nextSheet, stackFor } from '#core/edition/stack'
 import type { Pull } from '#core/edition/pull'
 import { standardOf } from '#core/edition/standards'
 import type { Grade } from '#core/press/dial-in'
@@ -59,6 +59,10 @@ export function useBench(wantedLayer: string) {
     fromSheet.value = id
     return ''
   }
+  /** What the next pull prints: that sheet, and what is locked up beside it on the same piece of paper. */
+  const lay = computed(() =>
+    sheet.value && edition.state && layer.value ? laidWith(edition.state, layer.value, sheet.value) : [],
+  )
   const undried = computed(() =>
     edition.state && layer.value
       ? stack.value.filter((s) => !isDryFor(edition.state!, s, layer.value!)).map((s) => s.id)
@@ -80,7 +84,7 @@ export function useBench(wantedLayer: string) {
       kind,
       proofKind: kind === 'proof' ? proofKind.value : null,
       verdict,
-      sheetIds: takesSheet && sheet.value ? [sheet.value.id] : [],
+      sheetIds: takesSheet ? lay.value.map(({ id }) => id) : [],
       faults: [],
       rescued: null,
       wetOnWet: wetOnWet.value,
@@ -97,6 +101,11 @@ export function useBench(wantedLayer: string) {
     const faults = pulled.faults.includes(key)
       ? pulled.faults.filter((other) => other !== key)
       : [...pulled.faults, key]
+    // Where its sheets were told apart, the fault belongs to those that are not good.
+    const apart = pulled.apart.filter(({ verdict }) => verdict !== 'good')
+    for (const { sheetId, verdict } of apart)
+      await edition.tap('judge-sheet', { pullId: pulled.pullId, sheetId, verdict, faults })
+    if (apart.length > 0) return
     await edition.tap('judge-pull', {
       pullId: pulled.pullId,
       verdict: pulled.verdict,
@@ -104,6 +113,14 @@ export function useBench(wantedLayer: string) {
       rescued: pulled.rescued,
       reason: '',
     })
+  }
+
+  /** Of several sheets that the last pull printed, one came out otherwise. */
+  const judgeSheet = async (sheetId: number, verdict: Verdict) => {
+    const pulled = last.value
+    if (!pulled) return
+    const faults = verdict === 'good' ? [] : pulled.faults
+    await edition.tap('judge-sheet', { pullId: pulled.pullId, sheetId, verdict, faults })
   }
 
   const rescue = async (how: Rescue) => {
@@ -166,6 +183,7 @@ export function useBench(wantedLayer: string) {
     proofKind,
     stack,
     sheet,
+    lay,
     goTo,
     undried,
     last,
@@ -173,6 +191,7 @@ export function useBench(wantedLayer: string) {
     lastVoided,
     pull,
     nameFault,
+    judgeSheet,
     rescue,
     grade,
     adjust,

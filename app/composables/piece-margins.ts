@@ -19,7 +19,7 @@ export function usePieceMargins(piece: Ref<PiecePlan>, given: Readonly<Ref<Given
       foot === null
         ? { ...piece.value.margins, [edge]: value }
         : evenMargins(edge === 'bottom' ? value / foot : value, foot)
-    if (given.value === 'sheet') piece.value.image = imageOn(before, piece.value.margins)
+    if (given.value === 'sheet') piece.value.image = imageOn(before, piece.value)
   }
 
   function setFoot(share: number | null): void {

@@ -1,4 +1,5 @@
 import { computed, type Ref } from 'vue'
+import { printedAtOnce } from '#core/edition/lock-up'
 import { costOf, type CostTerms, lostAtLayer } from '#core/cost/cost'
 import { expected } from '#core/plan/expected-pulls'
 import { finishingRate, layerRate, proofsOfLayer } from '#core/plan/pass-rate'
@@ -9,9 +10,9 @@ import { startCourse } from '#core/run/sheets-to-start'
 
 /** What a plan is reckoned with beside itself. */
 export interface PlanBeside {
-  /** Price of one piece, or null while unknown. */
+  /** Price of the paper of one print, or null while unknown. */
   piece: number | null
-  /** Pieces a large sheet gives, or null while the tear is not planned. */
+  /** Prints a large sheet gives, or null while the tear is not planned. */
   perSheet: number | null
   /** Whose own pulls count before the room's. */
   printer: string | null
@@ -33,7 +34,13 @@ export function usePlanAnswers(plan: Ref<EditionPlan>, beside: Ref<PlanBeside>) 
   const chance = computed(() => chanceFrom(course.value, start.value))
   /** What the plan takes from blank sheets on, on the mean. */
   const mean = computed(() => expected(courseFrom(course.value, start.value)))
-  const pulls = computed(() => mean.value.pulls.reduce((sum, count) => sum + count, 0))
+  /** Times the block meets paper: fewer where several images are locked up side by side. */
+  const pulls = computed(() =>
+    mean.value.pulls.reduce((sum, sheets, i) => {
+      const layer = edition.state!.layers[i]
+      return sum + (layer ? sheets / printedAtOnce(edition.state!, layer) : sheets)
+    }, 0),
+  )
   const ink = computed(() => planInk(edition.state!, mean.value.pulls, known))
   const terms = computed<CostTerms>(() => ({
     piece: beside.value.piece ?? 0,

@@ -15,6 +15,7 @@ const plan: RegisterPlan = {
   series: { topLine: 23, footLine: 37 },
   stops: 20,
   pins: [{ x: 40, y: 6, diameter: 6, height: null }],
+  more: [],
 }
 /** Room round the sheet on the drawing, and what a printer leaves blank. */
 const offset = 14 + pages.A4.edge

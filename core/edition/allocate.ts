@@ -1,7 +1,7 @@
 import { plannedSize, usedNumbers } from './numbers'
 import type { EditionState } from './state'
 import type { Sheet } from './sheet'
-import { livePullsOn } from './pull'
+import { livePullsOn, saidOn } from './pull'
 import type { OrderSchool, Series } from '../print/series'
 import { awaitingNumbers } from '../edition/stack'
 
@@ -12,10 +12,10 @@ function pulledAt(state: EditionState, sheet: Sheet): number {
 
 /** Blemishes that stand against a print when the best comes first: faults noted and rescues on its way. */
 function blemishes(state: EditionState, sheet: Sheet): number {
-  return livePullsOn(state, sheet).reduce(
-    (sum, pull) => sum + pull.faults.length + (pull.rescued ? 1 : 0) + (pull.verdict === 'doubtful' ? 2 : 0),
-    0,
-  )
+  return livePullsOn(state, sheet).reduce((sum, pull) => {
+    const { faults, verdict } = saidOn(state, pull, sheet)
+    return sum + faults.length + (pull.rescued ? 1 : 0) + (verdict === 'doubtful' ? 2 : 0)
+  }, 0)
 }
 
 /** Curated good prints without a number, in the order the school wants. `hand` starts from the sheets' serials. */

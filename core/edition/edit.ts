@@ -90,6 +90,7 @@ export function recordPull(
     by: event.actor,
     via: event.via ?? null,
     voided: false,
+    apart: [],
     grade: null,
     disputed,
   }

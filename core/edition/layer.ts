@@ -32,6 +32,8 @@ export interface Layer {
   blocks: string[]
   zones: Zone[]
   routine: string
+  /** Images of a piece of paper that one pull prints: 1, or as many as are locked up side by side. */
+  fills: number
   stackOrder: StackOrder
   /** How it is rolled up, once that is said. */
   rollUp: RollUp | null

@@ -2,7 +2,7 @@ import type { Series } from '../print/series'
 import type { EditionState } from './state'
 import type { Sheet } from './sheet'
 import { layerNumber } from './layer'
-import { livePullsOn } from './pull'
+import { livePullsOn, saidOn } from './pull'
 import { standardWord } from './standards'
 import { worst, type ProofKind, type Verdict } from '../print/verdicts'
 
@@ -26,7 +26,7 @@ export type Place =
 
 /** The verdict that stands on a sheet: the curator's if there is one, else the harshest of its live pulls. */
 export function standingVerdict(state: EditionState, sheet: Sheet): Verdict {
-  return sheet.curated?.verdict ?? worst(livePullsOn(state, sheet).map((pull) => pull.verdict))
+  return sheet.curated?.verdict ?? worst(livePullsOn(state, sheet).map((pull) => saidOn(state, pull, sheet).verdict))
 }
 
 /** Ids of the layers that are on a sheet, in the order they were pulled. */
@@ -66,7 +66,11 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
       proof: other.kind === 'proof' ? (other.proofKind ?? 'WP') : other.kind === 'pull' ? 'WP' : other.kind,
     }
   if (verdict === 'reject')
-    return { kind: 'reject', layer: reached, faults: [...new Set(on.flatMap((pull) => pull.faults))] }
+    return {
+      kind: 'reject',
+      layer: reached,
+      faults: [...new Set(on.flatMap((pull) => saidOn(state, pull, sheet).faults))],
+    }
   if (sheet.mark) return { kind: 'marked', series: sheet.mark.series, number: sheet.mark.number, signed: sheet.signed }
   const missed = state.layers.findIndex((layer) => layer.cutFurther && !on.some((pull) => pull.layerId === layer.id))
   if (missed >= 0) return { kind: 'left behind', layer: missed + 1 }

@@ -1,5 +1,6 @@
 import type { Doer, When } from '../ground/envelope'
 import type { Grade } from '../press/dial-in'
+import { type Sheet, sheetOf } from './sheet'
 import type { ProofKind, PullKind, Rescue, Verdict } from '../print/verdicts'
 
 /** What a printer says of one meeting of sheet and block. */
@@ -23,11 +24,20 @@ export interface PullData extends PullSaid {
   pullId: string
 }
 
+/** How one of several sheets came out of the same pull. */
+export interface SheetSaid {
+  sheetId: number
+  verdict: Verdict
+  faults: string[]
+}
+
 export interface Pull extends PullData, Doer, When {
   /** Place among the edition's pulls, from 1, as the ledger received them. */
   ordinal: number
   seq: number
   voided: boolean
+  /** What was said of single sheets of it, where they do not all stand alike. */
+  apart: SheetSaid[]
   /** Ink held against the standard, −2 far too little to +2 far too much; null while nobody graded it. */
   grade: Grade | null
   /** Why a late pull could not be counted, until a person settles it. */
@@ -82,6 +92,21 @@ export function isLive(pull: Pull): boolean {
 /** True once anything of a layer was pulled that counts, proofs too. */
 export const isBegun = (state: Pulled, layerId: string): boolean =>
   state.pulls.some((pull) => pull.layerId === layerId && isLive(pull))
+
+/** How a pull came out on one sheet: as it was said of it, or of the one it was cut from, else as of the whole pull. */
+export function saidOn(
+  state: { sheets: readonly Sheet[] },
+  pull: Pull,
+  sheet: Sheet,
+): Pick<SheetSaid, 'verdict' | 'faults'> {
+  if (pull.apart.length === 0) return pull
+  for (let at: Sheet | undefined = sheet; at; at = at.cutFrom === null ? undefined : sheetOf(state, at.cutFrom)) {
+    const { id } = at
+    const said = pull.apart.find(({ sheetId }) => sheetId === id)
+    if (said) return said
+  }
+  return pull
+}
 
 /** The pulls that count on a sheet, oldest first. */
 export function livePullsOn(state: Pulled, sheet: { pulls: readonly string[] }): Pull[] {

@@ -4,7 +4,7 @@ import type { EditionPlan } from '../plan/plan'
 import { allSeries, type Series } from '../print/series'
 import type { StudioState } from '../stores/studio/state'
 import type { EditionState } from './state'
-import { isLive, livePullsOn, pullOf } from './pull'
+import { isLive, livePullsOn, pullOf, saidOn } from './pull'
 import { batOf } from './standards'
 import { setupInForce } from './layer'
 import { faultWord } from '../print/faults'
@@ -62,7 +62,7 @@ export function sheetLines(state: EditionState): SheetLine[] {
       signed: sheet.signed ? 'signed' : '',
       paper: sheet.lotName,
       pulls: pulls.map((pull) => pull.ordinal).join(' '),
-      faults: [...new Set(pulls.flatMap((pull) => pull.faults))].map(faultWord).join(', '),
+      faults: [...new Set(pulls.flatMap((pull) => saidOn(state, pull, sheet).faults))].map(faultWord).join(', '),
       reason: sheet.destroyed?.reason ?? sheet.spoiled?.reason ?? sheet.curated?.reason ?? '',
     }
   })

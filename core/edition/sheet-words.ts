@@ -3,6 +3,7 @@ import { numberAsWritten } from '../print/pencil-line'
 import { historyOf } from './history'
 import { rowOf } from './count-rows'
 import { placeOf } from './places'
+import { saidOn } from './pull'
 import type { Sheet } from './sheet'
 import type { EditionState } from './state'
 
@@ -10,7 +11,7 @@ import type { EditionState } from './state'
 export function sheetWords(state: EditionState, sheet: Sheet): string {
   const place = placeOf(state, sheet)
   const faults = new Set([
-    ...historyOf(state, sheet).pulls.flatMap((pull) => pull.faults),
+    ...historyOf(state, sheet).pulls.flatMap((pull) => saidOn(state, pull, sheet).faults),
     ...(place.kind === 'reject' ? place.faults : []),
   ])
   const standing =

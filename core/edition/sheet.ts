@@ -1,9 +1,15 @@
 import type { Mark } from '../print/series'
 import type { Verdict } from '../print/verdicts'
 
+/**
+ * What becomes one print. A piece of paper that holds several images is as many sheets, lying together until it is cut
+ * apart: each has its own verdict, faults and dryness, and keeps its serial afterwards.
+ */
 export interface Sheet {
   /** The edition's own serial, from 1. */
   id: number
+  /** Serials of all that lie on the same piece of paper, its own too; empty when it lies alone. */
+  together: number[]
   lotId: string
   lotName: string
   /** Live pulls on it, oldest first. */
@@ -27,7 +33,10 @@ export interface Torn {
   lotId: string
   lotName: string
   lotSheets: number
+  /** Pieces of paper got. */
   count: number
+  /** Images that each of them holds. */
+  images: number
   pricePerLotSheet: number
   /** Size of a piece, mm; 0 when it was not said. */
   width: number
@@ -37,6 +46,7 @@ export interface Torn {
 export function blankSheet(id: number, lotId: string, lotName: string): Sheet {
   return {
     id,
+    together: [],
     lotId,
     lotName,
     pulls: [],
@@ -50,6 +60,24 @@ export function blankSheet(id: number, lotId: string, lotName: string): Sheet {
     cutFrom: null,
   }
 }
+
+/** Blank pieces of paper, each of so many images, their serials following one another from `first`. */
+export function blankPieces(first: number, pieces: number, images: number, lotId: string, lotName: string): Sheet[] {
+  return Array.from({ length: pieces }, (_, piece) => {
+    const ids = Array.from({ length: images }, (_, image) => first + piece * images + image)
+    const together = images > 1 ? ids : []
+    return ids.map((id) => ({ ...blankSheet(id, lotId, lotName), together }))
+  }).flat()
+}
+
+/** The sheets of one piece of paper: itself and what lies together with it. */
+export function pieceOf(state: { sheets: readonly Sheet[] }, sheet: Sheet): Sheet[] {
+  return sheet.together.length > 0 ? sheet.together.flatMap((id) => sheetOf(state, id) ?? []) : [sheet]
+}
+
+/** A piece of paper by its serials, for instance “13·14”. */
+export const pieceWord = (sheet: Pick<Sheet, 'id' | 'together'>): string =>
+  sheet.together.length > 0 ? sheet.together.join('·') : String(sheet.id)
 
 export function sheetOf(state: { sheets: readonly Sheet[] }, sheetId: number): Sheet | undefined {
   return state.sheets[sheetId - 1]

@@ -1,7 +1,7 @@
 import { type Layer, layerNumber } from './layer'
 import { isAlive, type Standing } from './places'
 import { isLive, newestPulls } from './pull'
-import type { Sheet } from './sheet'
+import { type Sheet, sheetOf } from './sheet'
 import type { EditionState } from './state'
 import { standings, tallied, tallyOf } from './tally'
 
@@ -52,14 +52,30 @@ export function waitingFor(state: EditionState, layer: Layer): number {
   return tallied(state, `ready ${layer.id}`)
 }
 
-/** The next sheets for a station, leaving out those handed to others. */
-export function nextSheets(state: EditionState, layer: Layer, count: number, taken: ReadonlySet<number>): Sheet[] {
-  const found: Sheet[] = []
+/**
+ * What one pull prints when that sheet comes next: the sheet, and those beside it on the same piece of paper that are
+ * locked up with it and wait too.
+ */
+export function laidWith(state: EditionState, layer: Layer, sheet: Sheet): Sheet[] {
+  const { together, id } = sheet
+  if (layer.fills <= 1 || together.length === 0) return [sheet]
+  const first = Math.floor(together.indexOf(id) / layer.fills) * layer.fills
+  const beside = together.slice(first, first + layer.fills).filter((other) => isWaiting(state, layer, other))
+  return beside.includes(id) ? beside.flatMap((other) => sheetOf(state, other) ?? []) : [sheet]
+}
+
+/** What the next pulls of a station print, leaving out every piece of paper that lies at another. */
+export function nextLays(state: EditionState, layer: Layer, count: number, taken: ReadonlySet<number>): Sheet[][] {
+  const lays: Sheet[][] = []
+  const laid = new Set<number>()
   for (const sheet of comingFor(state, layer)) {
-    if (found.length === count) break
-    if (!taken.has(sheet.id)) found.push(sheet)
+    if (lays.length === count) break
+    if (laid.has(sheet.id) || taken.has(sheet.id) || sheet.together.some((id) => taken.has(id))) continue
+    const lay = laidWith(state, layer, sheet)
+    for (const { id } of lay) laid.add(id)
+    lays.push(lay)
   }
-  return found
+  return lays
 }
 
 /** The next sheet for a station, leaving out those handed to others. */
@@ -68,7 +84,7 @@ export function nextSheet(
   layer: Layer,
   taken: ReadonlySet<number> = new Set(),
 ): Sheet | undefined {
-  return nextSheets(state, layer, 1, taken)[0]
+  return nextLays(state, layer, 1, taken)[0]?.[0]
 }
 
 /** True when a layer may take that sheet next. */

@@ -1,7 +1,7 @@
 import { isAlive, isComplete, type Standing, standingOf } from './places'
 import { rowOf } from './count-rows'
 import { layerNumber } from './layer'
-import { isLive, livePullsOn, type Pull, pullOf, rememberPulls } from './pull'
+import { isLive, livePullsOn, type Pull, pullOf, rememberPulls, saidOn } from './pull'
 import { carriersOf } from './sheet'
 import type { EditionState } from './state'
 
@@ -200,7 +200,7 @@ function passKeys(state: EditionState, { sheet, place, layers }: Standing): stri
   if (place.kind === 'split') return []
   const pulls = livePullsOn(state, sheet).filter((pull) => pull.kind === 'pull')
   const isOverruled = sheet.curated !== null && sheet.curated.verdict !== 'reject'
-  const isRejected = (pull: Pull) => pull.verdict === 'reject' && !isOverruled
+  const isRejected = (pull: Pull) => saidOn(state, pull, sheet).verdict === 'reject' && !isOverruled
   const isWhole = isComplete(state, layers)
   const isLostSince = sheet.spoiled !== null || sheet.destroyed !== null || sheet.curated?.verdict === 'reject'
   const last = pulls.reduce<Pull | null>(

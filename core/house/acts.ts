@@ -6,6 +6,7 @@ import { changeBlock } from '../edition/acts/change-block'
 import { changeLayer } from '../edition/acts/change-layer'
 import { changePlan } from '../edition/acts/change-plan'
 import { close } from '../edition/acts/close'
+import { cutApart } from '../edition/acts/cut-apart'
 import { curate } from '../edition/acts/curate'
 import { cutFurther } from '../edition/acts/cut-further'
 import { declareDry } from '../edition/acts/declare-dry'
@@ -16,6 +17,8 @@ import { giveNumbers } from '../edition/acts/give-numbers'
 import { judgeProof } from '../edition/acts/judge-proof'
 import { gradePull } from '../edition/acts/grade-pull'
 import { judgePull } from '../edition/acts/judge-pull'
+import { judgeSheet } from '../edition/acts/judge-sheet'
+import { lockUp } from '../edition/acts/lock-up'
 import { mendSlip } from '../edition/acts/mend-slip'
 import { namePrinters } from '../edition/acts/name-printers'
 import { placeFault } from '../edition/acts/place-fault'
@@ -35,6 +38,7 @@ import { setZones } from '../edition/acts/set-zones'
 import { setDrying } from '../edition/acts/set-drying'
 import { settleDispute } from '../edition/acts/settle-dispute'
 import { settlePaper } from '../edition/acts/settle-paper'
+import { sharePiece } from '../edition/acts/share-piece'
 import { sign } from '../edition/acts/sign'
 import { splitSheet } from '../edition/acts/split-sheet'
 import { spoilSheet } from '../edition/acts/spoil-sheet'
@@ -113,12 +117,15 @@ const editionActs = [
   findExposure,
   drawRegister,
   settlePaper,
+  lockUp,
+  sharePiece,
   setRollUp,
   setInkedShare,
   planOverprint,
   planBlend,
   pull,
   judgePull,
+  judgeSheet,
   gradePull,
   placeFault,
   judgeProof,
@@ -138,6 +145,7 @@ const editionActs = [
   spoilSheet,
   recoverSheet,
   splitSheet,
+  cutApart,
   curate,
   giveNumbers,
   withdrawNumbers,

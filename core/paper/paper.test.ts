@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boxOf } from '../drawing/labels'
 import { dampingTimetable } from './damping'
-import { evenMargins, finishedSize, imageOn, pieceFault, pieceSize, type PiecePlan, usualFoot } from './piece'
+import { evenMargins, finishedSize, imageOn, oneImage, pieceFault, pieceSize, type PiecePlan, usualFoot } from './piece'
 import { noEdges } from './tear-request'
 import { planTears } from './tear-plan'
 import { tearDrawing, tearWords, trueWords } from './tear-sheet'
@@ -10,6 +10,7 @@ const piece: PiecePlan = {
   lotId: null,
   sheet: { width: 760, height: 560, deckles: noEdges, allowance: 0, grain: 'unknown' },
   image: { width: 240, height: 160 },
+  images: oneImage,
   margins: evenMargins(30, usualFoot),
   foot: usualFoot,
   trim: 0,
@@ -23,12 +24,12 @@ describe('a piece', () => {
     expect(piece.margins).toEqual({ top: 30, right: 30, bottom: 37.5, left: 30 })
     expect(finishedSize(piece)).toEqual({ width: 300, height: 227.5 })
     expect(pieceSize({ ...piece, trim: 5 })).toEqual({ width: 310, height: 237.5 })
-    expect(imageOn({ width: 300, height: 227.5 }, piece.margins)).toEqual(piece.image)
+    expect(imageOn({ width: 300, height: 227.5 }, piece)).toEqual(piece.image)
   })
 
   it('refuses margins that leave no image', () => {
     expect(pieceFault(piece)).toBeNull()
-    expect(pieceFault({ ...piece, image: imageOn({ width: 50, height: 200 }, piece.margins) })?.message).toContain(
+    expect(pieceFault({ ...piece, image: imageOn({ width: 50, height: 200 }, piece) })?.message).toContain(
       'leave no image',
     )
     expect(pieceFault({ ...piece, sheet: { ...piece.sheet, width: 0 } })?.field).toBe('sheet')

@@ -17,6 +17,7 @@ const plan: RegisterPlan = {
   series: { topLine: 30, footLine: 40 },
   stops: 20,
   pins: [{ x: 60, y: -8, diameter: 6, height: null }],
+  more: [],
 }
 
 const middle = (points: Point[]): Point => [

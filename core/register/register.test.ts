@@ -14,6 +14,7 @@ const plan: RegisterPlan = {
   series: null,
   stops: 20,
   pins: [{ x: 60, y: -8, diameter: 6, height: null }],
+  more: [],
 }
 const onto = { ...plan, meeting: 'paper onto block' as const }
 

@@ -1,5 +1,6 @@
 import { type Drawing, type Point, segment, type Shape, words } from '../drawing/shapes'
 import { factors, type Growth } from './growth'
+import { clashes, type NamedOutline } from './outlines'
 
 /** Which comes to which: block face up with the paper laid on it, or the block set down on the paper. */
 export type Meeting = 'paper onto block' | 'block onto paper'
@@ -49,12 +50,16 @@ export interface RegisterPlan {
   /** Length of the stops along the two edges the sheet is laid to, or 0 for none. */
   stops: number
   pins: Pin[]
+  /** Blocks beside the first on the same jig. */
+  more: NamedOutline[]
 }
 
 export interface Jig {
   sheet: Point[]
   outline: Point[]
   image: Point[]
+  /** The other blocks, each by its name. */
+  more: { name: string; gap: number; corners: Point[] }[]
   mat: Point[] | null
   seriesLines: [Point, Point][]
   stops: [Point, Point][]
@@ -97,11 +102,14 @@ export function jigOf(plan: RegisterPlan, growth: Growth | null = null): Jig {
   )
   const [gx, gy] = factors(growth)
   const onPaper = ([x, y]: Point): Point => [(plan.meeting === 'paper onto block' ? sheet.width - x : x) * gx, y * gy]
-  const middle = onPaper(centre)
-  const onBlock = ([x, y]: Point): Point => [
-    middle[0] + (plan.meeting === 'paper onto block' ? centre[0] - x : x - centre[0]),
-    middle[1] + y - centre[1],
-  ]
+  const lying = (about: Point) => {
+    const [mx, my] = onPaper(about)
+    return ([x, y]: Point): Point => [
+      mx + (plan.meeting === 'paper onto block' ? about[0] - x : x - about[0]),
+      my + y - about[1],
+    ]
+  }
+  const onBlock = lying(centre)
   const squared: Box = {
     left: imageCentre[0] - image.width / 2,
     top: imageCentre[1] - image.height / 2,
@@ -112,6 +120,10 @@ export function jigOf(plan: RegisterPlan, growth: Growth | null = null): Jig {
     sheet: corners({ left: 0, top: 0, ...sheet }).map(onPaper),
     outline: corners(outline).map((point) => onBlock(turned(point, centre, plan.rotation))),
     image: corners(squared).map(onBlock),
+    more: plan.more.map(({ name, outline: box, rotation, gap }) => {
+      const about: Point = [box.left + box.width / 2, box.top + box.height / 2]
+      return { name, gap, corners: corners(box).map((point) => lying(about)(turned(point, about, rotation))) }
+    }),
     mat: plan.mat ? corners(plan.mat).map(onPaper) : null,
     seriesLines: plan.series
       ? [plan.series.topLine, sheet.height - plan.series.footLine].map((y): [Point, Point] => [
@@ -154,10 +166,17 @@ function stopLines({ sheet: { width, height }, stops }: RegisterPlan): [Point, P
 export function registerFault(plan: RegisterPlan): { field: string; message: string } | null {
   const { sheet, outline, image, mat, series } = plan
   const pins = plan.pins.map(({ height, ...placed }) => (height === null ? placed : { ...placed, height }))
-  const lengths = [sheet, outline, image, mat ?? {}, series ?? {}, ...pins].flatMap(
-    (box) => Object.values(box) as number[],
-  )
-  if (![...lengths, plan.rotation, plan.stops].every(Number.isFinite))
+  const lengths = [
+    sheet,
+    outline,
+    image,
+    mat ?? {},
+    series ?? {},
+    ...pins,
+    ...plan.more.map((one) => one.outline),
+  ].flatMap((box) => Object.values(box) as number[])
+  const turns = plan.more.flatMap(({ rotation, gap }) => [rotation, gap])
+  if (![...lengths, ...turns, plan.rotation, plan.stops].every(Number.isFinite))
     return { field: 'sheet', message: 'A length is missing or cannot be read. Fill in every field.' }
   if (!(sheet.width > 0 && sheet.height > 0))
     return { field: 'sheet', message: 'The sheet has no size yet. Give its width and height.' }
@@ -169,6 +188,9 @@ export function registerFault(plan: RegisterPlan): { field: string; message: str
   if (!(image.width > 0 && image.height > 0)) return { field: 'image', message: 'The image has no size yet.' }
   if (image.left + image.width > outline.width + 0.05 || image.top + image.height > outline.height + 0.05)
     return { field: 'image', message: 'The image does not fit inside the block’s outline.' }
+  const unnamed = plan.more.find(({ name, outline: box }) => name.trim() === '' || !(box.width > 0 && box.height > 0))
+  if (unnamed)
+    return { field: 'more', message: 'Give every further block a name, a width and a height, or take it off.' }
   const { image: square } = jigOf(plan)
   if (square.some(([x, y]) => x < -0.05 || y < -0.05 || x > sheet.width + 0.05 || y > sheet.height + 0.05))
     return {
@@ -205,6 +227,10 @@ export function registrationSheet(plan: RegisterPlan, title: string, growth: Gro
       line('paper', jig.sheet),
       line('block', jig.outline),
       line('image', jig.image),
+      ...jig.more.flatMap(({ name, corners: points }): Shape[] => {
+        const [x, y] = at(middleOf(points))
+        return [line('block', points), words(name, x, y, 2.8, 'middle')]
+      }),
       ...(jig.mat ? [line('mat', jig.mat)] : []),
       ...jig.seriesLines.map((ends) => line('series', ends, false)),
       ...jig.stops.map((ends) => line('stop', ends, false)),
@@ -230,6 +256,21 @@ export function registrationSheet(plan: RegisterPlan, title: string, growth: Gro
       words('head', round + width / 2, round - 3, 2.8, 'middle'),
     ],
   }
+}
+
+const middleOf = (points: readonly Point[]): Point => [
+  points.reduce((sum, [x]) => sum + x, 0) / points.length,
+  points.reduce((sum, [, y]) => sum + y, 0) / points.length,
+]
+
+/** Blocks of a plan that lie on one another or too near, in words. */
+export function clashWords(plan: RegisterPlan, first: string): string[] {
+  const { outline, more } = jigOf(plan)
+  return clashes([{ name: first, gap: 0, corners: outline }, ...more]).map(({ names: [one, other], apart, wanted }) =>
+    apart === 0
+      ? `${one} and ${other} lie on one another.`
+      : `${one} and ${other} are ${apart.toFixed(1)} mm apart; ${wanted} mm are wanted.`,
+  )
 }
 
 /** Short lines off the corners, so that the sheet can be laid to them when its outline is covered. */

@@ -1,4 +1,5 @@
 import { type Layer, layerNumber, layerOf } from '../edition/layer'
+import { printedAtOnce, pullsFor } from '../edition/lock-up'
 import { isLive } from '../edition/pull'
 import type { EditionState } from '../edition/state'
 import {
@@ -37,7 +38,7 @@ export interface InkKnown {
   confidence: number
 }
 
-/** Pulls of a layer: on the edition's sheets, and the warm-ups and proofs that are still to come. */
+/** What a layer still prints: the edition's sheets that reach it, and the warm-ups and proofs that are still to come. */
 export interface PullsToCome {
   sheets: number
   warmUps: number
@@ -51,7 +52,7 @@ function courseAnew(state: EditionState, plan: EditionPlan, record: ShopRecord, 
   return courseFrom(startCourse(plan, layers, record, null), start)
 }
 
-/** Pulls a layer still takes: the mean of the sheets that will reach it (MODELS M3), not all that are alive. */
+/** What a layer still prints: the mean of the sheets that will reach it (MODELS M3), not all that are alive. */
 export function pullsToCome(
   state: EditionState,
   layerId: string,
@@ -94,11 +95,22 @@ export function perPull({ amount, job, guess }: Pick<ZoneNeed, 'amount' | 'job' 
   return (amount.anImpression + wiped) * (1 + guess.loss) * 1000
 }
 
+/** The blocks a layer names, several of them locked up together. */
+const blocksNamed = (state: EditionState, layer: Layer) =>
+  state.blocks.filter((block) => layer.blocks.includes(block.id) || layer.blocks.includes(block.block.name))
+
+/** Area that one pull prints: of every block that is locked up, else of the image as often as it is. mm², 0 while unknown. */
+function areaPrinted(state: EditionState, layer: Layer, image: { width: number; height: number } | null): number {
+  const named = blocksNamed(state, layer)
+  if (named.length > 1) return named.reduce((sum, { block }) => sum + block.image.width * block.image.height, 0)
+  return image ? image.width * image.height * (named.length === 0 ? printedAtOnce(state, layer) : 1) : 0
+}
+
 /** Block a layer is printed from: the one it names, else the edition's only one, else null. */
 export function blockOf(state: EditionState, layer: Layer) {
   const at = state.layers.indexOf(layer)
   return (
-    state.blocks.find((block) => layer.blocks.includes(block.id) || layer.blocks.includes(block.block.name)) ??
+    blocksNamed(state, layer)[0] ??
     (state.blocks.length === 1 || state.plan?.method === 'reduction' ? state.blocks[0] : state.blocks[at]) ??
     null
   )
@@ -132,10 +144,10 @@ export function inkNeed(
     const isRead = said?.inkedShare != null || (layer.zones.length === 1 && block?.inkedShare)
     const guess = { ...base, film, density: known.density.get(id) ?? base.density }
     const job: InkJob = {
-      blockArea: image ? image.width * image.height : 0,
+      blockArea: areaPrinted(state, layer, image),
       inkedShare,
       wipedShare: said?.wipedShare ?? 0,
-      impressions: sheets + warmUps + proofs,
+      impressions: pullsFor(state, layer, sheets) + warmUps + proofs,
       sessions: sheets > 0 ? Math.max(1, rollUp.sessions) : 0,
       rollerSurface: rollUp.roller ? rollerSurface(rollUp.roller) : 150 * Math.PI * 50,
       slabArea: rollUp.slabArea,

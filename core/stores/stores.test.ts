@@ -27,7 +27,16 @@ describe('a paper lot', () => {
     table.must('tear', tornRight('l1', 7, 26, { width: 300, height: 230 }))
     expect(lotOf(table)).toMatchObject({ left: 13, bought: 20 })
     expect(table.edition.torn).toEqual([
-      { lotId: 'l1', lotName: 'cream laid', lotSheets: 7, count: 26, pricePerLotSheet: 4.6, width: 300, height: 230 },
+      {
+        lotId: 'l1',
+        lotName: 'cream laid',
+        lotSheets: 7,
+        count: 26,
+        images: 1,
+        pricePerLotSheet: 4.6,
+        width: 300,
+        height: 230,
+      },
     ])
     table.must('tear', tornRight('l1', 14, 56))
     expect(lotOf(table).left).toBe(-1)

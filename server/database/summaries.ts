@@ -1,3 +1,4 @@
+import { pullsFor } from '#core/edition/lock-up'
 import type { Sequelize } from 'sequelize'
 import { countEdition, figures } from '#core/edition/count'
 import { layerAtPress, unfinished, waitingFor } from '#core/edition/stack'
@@ -16,7 +17,7 @@ import type { TubState } from '#core/stores/tub/state'
 import type { StationState } from '#core/station/state'
 import type { PressState } from '#core/stores/press/state'
 import { stateWord } from '#core/edition/stops'
-import { pieceSize } from '#core/paper/piece'
+import { imagesOn, pieceSize } from '#core/paper/piece'
 import { goodAt, type Stack, stackOf } from '#core/run/outlook'
 import { tallied } from '#core/edition/tally'
 import { pace, pacePulls } from '#core/run/pace'
@@ -33,7 +34,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 14
+export const summaryVersion = 15
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -89,6 +90,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
         grain: state.piece.grain,
         deckles: state.piece.deckles,
         strip: state.piece.strip,
+        images: imagesOn(state.piece.images),
       }
     : null
   return {
@@ -117,7 +119,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     pressName: layer ? (setupInForce(layer)?.pressName ?? '') : '',
     left,
     unfinished: unfinished(state),
-    minutesLeft: minutes === null ? null : minutes * left,
+    minutesLeft: minutes === null || !layer ? null : minutes * pullsFor(state, layer, left),
     due: state.plan?.due ?? null,
     strokes: newestPulls(state, strokesShown, (pull) => isHere(pull) && pull.disputed === null).map((pull) => ({
       kind: pull.kind,

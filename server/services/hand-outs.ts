@@ -1,4 +1,4 @@
-import { isWaiting, nextSheets } from '#core/edition/stack'
+import { isWaiting, nextLays } from '#core/edition/stack'
 import type { EditionState } from '#core/edition/state'
 import { layerOf } from '#core/edition/layer'
 import type { HandOut } from '#shared/replies/replies'
@@ -14,7 +14,7 @@ interface Held {
 /** How long a station keeps a sheet it has not pulled: a quiet one must not block the stack. */
 const keptFor = 10 * 60_000
 
-/** Sheets a station holds: its next, and those it takes while the answer to its last pull is still on its way. */
+/** Lays a station holds, each of what one pull prints: its next, and those it takes while the answer to its last pull is still on its way. */
 const held = 3
 
 /**
@@ -34,11 +34,13 @@ export class HandOuts {
       [...known].filter(([id, hold]) => hold.until > now && hold.device !== device && isWaiting(state, layer, id)),
     )
     const firm = new Set([...others].filter(([, hold]) => !hold.isAhead).map(([id]) => id))
-    const free = nextSheets(state, layer, held, new Set(others.keys()))
-    const handed = free.length > 0 ? free : nextSheets(state, layer, 1, firm)
-    handed.forEach(({ id }, i) => others.set(id, { device, until: now + keptFor, isAhead: i > 0 }))
+    const free = nextLays(state, layer, held, new Set(others.keys()))
+    const handed = free.length > 0 ? free : nextLays(state, layer, 1, firm)
+    handed.forEach((lay, i) => {
+      for (const { id } of lay) others.set(id, { device, until: now + keptFor, isAhead: i > 0 })
+    })
     this.holds.set(key, others)
-    const sheetIds = handed.map(({ id }) => id)
+    const sheetIds = handed.flat().map(({ id }) => id)
     return { sheetIds, heldByOthers: [...others.keys()].filter((id) => !sheetIds.includes(id)) }
   }
 

@@ -19,9 +19,10 @@ import {
 } from 'class-validator'
 import { type BlockDescription, type BlockKind, blockKinds, type Transfer, transfers } from '#core/block/block'
 import type { ExposureRecord } from '#core/block/exposure'
-import type { PiecePlan } from '#core/paper/piece'
+import { type ImagesOnPiece, mostImages, type PiecePlan } from '#core/paper/piece'
 import type { Grain } from '#core/paper/tear-request'
 import { type Growth, type Measured, mostBlankPasses, type Settling } from '#core/register/growth'
+import { mostOutlines, type NamedOutline } from '#core/register/outlines'
 import { type Meeting, meetings, type RegisterPlan } from '#core/register/registration'
 import { OrNull } from './or-null'
 import { Nested } from './nested'
@@ -67,10 +68,17 @@ class MarginsGiven {
   @IsNumber() @Min(0) @Max(longest) left!: number
 }
 
+class ImagesGiven implements ImagesOnPiece {
+  @IsInt() @Min(1) @Max(mostImages) across!: number
+  @IsInt() @Min(1) @Max(mostImages) down!: number
+  @IsNumber() @Min(0) @Max(500) gap!: number
+}
+
 class Piece implements PiecePlan {
   @OrNull() @IsString() @Length(1, 64) lotId!: string | null
   @Nested(() => SheetMeasured) sheet!: SheetMeasured
   @Nested(() => SignedSize) image!: SignedSize
+  @Nested(() => ImagesGiven) images!: ImagesGiven
   @Nested(() => MarginsGiven) margins!: MarginsGiven
   @OrNull() @IsNumber() @Min(0.5) @Max(3) foot!: number | null
   @IsNumber() @Min(0) @Max(200) trim!: number
@@ -92,6 +100,7 @@ export class Tear {
   @IsString() @Length(1, 64) lotId!: string
   @IsInt() @Min(1) @Max(5000) lotSheets!: number
   @IsInt() @Min(0) @Max(5000) count!: number
+  @IsInt() @Min(1) @Max(mostImages) images!: number
   @IsInt() @Min(0) @Max(500) wrong!: number
   @IsString() @MaxLength(500) reason!: string
   @IsNumber() @Min(0) @Max(longest) width!: number
@@ -169,6 +178,13 @@ class PinPlaced {
   @OrNull() @IsNumber() @Min(0) @Max(200) height!: number | null
 }
 
+class OutlineNamed implements NamedOutline {
+  @IsString() @MaxLength(40) name!: string
+  @Nested(() => Box) outline!: Box
+  @IsNumber() @Min(-180) @Max(180) rotation!: number
+  @IsNumber() @Min(0) @Max(200) gap!: number
+}
+
 class Register implements RegisterPlan {
   @Nested(() => Size) sheet!: Size
   @Nested(() => Box) outline!: Box
@@ -179,6 +195,11 @@ class Register implements RegisterPlan {
   @OrNull() @Nested(() => SeriesLines) series!: SeriesLines | null
   @IsNumber() @Min(0) @Max(500) stops!: number
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PinPlaced) pins!: PinPlaced[]
+  @IsArray()
+  @ArrayMaxSize(mostOutlines)
+  @ValidateNested({ each: true })
+  @Type(() => OutlineNamed)
+  more!: OutlineNamed[]
 }
 
 export class DrawRegister {

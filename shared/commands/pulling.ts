@@ -8,6 +8,7 @@ import {
 } from '#core/drying/moments'
 import type { ProofSaid } from '#core/edition/proof-notes'
 import { furthestSlip } from '#core/edition/slip'
+import { mostImages } from '#core/paper/piece'
 import { type Grade, grades } from '#core/press/dial-in'
 import {
   ArrayMaxSize,
@@ -48,7 +49,7 @@ export class PullTap extends Judgement {
   @IsIn(pullKinds) kind!: PullKind
   @OrNull() @IsIn(proofKinds) proofKind!: ProofKind | null
   @IsArray()
-  @ArrayMaxSize(4)
+  @ArrayMaxSize(mostImages)
   @IsInt({ each: true })
   @Min(1, { each: true })
   @Max(20_000, { each: true })
@@ -85,6 +86,13 @@ export class JudgeProof implements ProofSaid {
 export class JudgePull extends Judgement {
   @IsString() @Length(1, 64) pullId!: string
   @IsString() @MaxLength(500) reason!: string
+}
+
+export class JudgeSheet {
+  @IsString() @Length(1, 64) pullId!: string
+  @IsInt() @Min(1) @Max(20_000) sheetId!: number
+  @IsIn(verdicts) verdict!: Verdict
+  @IsArray() @ArrayMaxSize(10) @IsString({ each: true }) @MaxLength(20, { each: true }) faults!: string[]
 }
 
 export class GradePull {
@@ -147,6 +155,18 @@ export class TouchTest extends NameLayer {
 export class ReadClimate implements Climate {
   @IsNumber() @Min(-20) @Max(50) temperature!: number
   @IsNumber() @Min(0) @Max(100) humidity!: number
+}
+
+export class LockUp extends NameLayer {
+  @IsInt() @Min(1) @Max(mostImages) images!: number
+}
+
+export class NameSheets {
+  @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
+}
+
+export class SharePiece extends NameSheets {
+  @IsInt() @Min(2) @Max(mostImages) images!: number
 }
 
 export class TakeBackCut extends NameLayer {

@@ -159,7 +159,7 @@ export interface EditionSummary {
   /** Sheets to start: the printer's number, or what the room's confidence asks for; null once they are torn, or when too many. */
   toStart: { sheets: number; by: 'printer' | 'room' } | null
   /** The piece its sheets are torn to, once planned. */
-  piece: (PieceWanted & { lotId: string | null; strip: number }) | null
+  piece: (PieceWanted & { lotId: string | null; strip: number; images: number }) | null
   /** The newest pulls, for a small tally: kind, verdict and whether it is the BAT. */
   strokes: StrokeSummary[]
   lastPullAt: string | null

@@ -45,7 +45,7 @@ async function threeLayers(page: Page, url: string): Promise<{ id: string; layer
   }
   await give(stream, 'start-edition', { title: 'Gull Steps', plan })
   const lot = lots.find(({ left, use }) => left > 4 && use === 'edition')!
-  const tear = { lotId: lot.id, lotSheets: 2, count: 24, wrong: 0, reason: '', width: 200, height: 150 }
+  const tear = { lotId: lot.id, lotSheets: 2, count: 24, images: 1, wrong: 0, reason: '', width: 200, height: 150 }
   await give(stream, 'tear', { ...tear, rationId: null, offcuts: [] })
   const begun = await read<{ state: { layers: { id: string }[] } }>(`/api/editions/${id}`)
   return { id, layers: begun.state.layers.map((layer) => layer.id) }

@@ -76,12 +76,6 @@ async function mend() {
 </template>
 
 <style scoped>
-.link {
-  color: var(--green);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 32px;
-}
 form {
   margin-top: 10px;
 }

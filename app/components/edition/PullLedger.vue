@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { standardOf, standardWord } from '#core/edition/standards'
-import type { Pull } from '#core/edition/pull'
+import { printedTogether } from '#core/edition/lock-up'
+import { type Pull, saidOn } from '#core/edition/pull'
 import { faults } from '#core/print/faults'
 import { type Verdict, verdicts } from '#core/print/verdicts'
 
@@ -14,6 +15,21 @@ watch(
     reason.value = ''
   },
 )
+
+/** Where one pull printed several sheets, each may have come out otherwise. */
+const apart = computed(() =>
+  printedTogether(edition.state!, props.pull.pullId).map((sheet) => ({
+    id: sheet.id,
+    said: saidOn(edition.state!, props.pull, sheet),
+  })),
+)
+const judgeSheet = (sheetId: number, verdict: Verdict) =>
+  edition.tap('judge-sheet', {
+    pullId: props.pull.pullId,
+    sheetId,
+    verdict,
+    faults: verdict === 'good' ? [] : props.pull.faults,
+  })
 
 const mayMend = computed(
   () =>
@@ -62,6 +78,16 @@ const judge = (verdict: Verdict, given: string[]) =>
         >Make it the {{ standardWord(edition.state!, pull.layerId) }}</VBtn
       >
     </div>
+    <div v-if="apart.length > 0 && !edition.state!.closedAt" class="apart">
+      <VSelect
+        v-for="one in apart"
+        :key="one.id"
+        :model-value="one.said.verdict"
+        :label="`Sheet ${one.id} of it`"
+        :items="[...verdicts]"
+        @update:model-value="judgeSheet(one.id, $event)"
+      />
+    </div>
     <MendSlip v-if="mayMend" :pull="pull" />
   </div>
 </template>
@@ -73,6 +99,15 @@ const judge = (verdict: Verdict, given: string[]) =>
   gap: 18px;
   align-items: end;
   margin-top: 8px;
+}
+.apart {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 18px;
+  margin-top: 8px;
+}
+.apart > * {
+  max-width: 150px;
 }
 @media (max-width: 900px) {
   .acts {

@@ -123,9 +123,4 @@ form {
   display: grid;
   gap: 8px;
 }
-.link {
-  color: var(--green);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
 </style>

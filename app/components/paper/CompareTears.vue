@@ -15,7 +15,8 @@ watch(
     try {
       const { editions } = await api<EditionsReply>('/api/editions?limit=100')
       const open = editions.filter((edition) => edition.piece !== null && edition.state !== 'closed')
-      const wanted = (edition: EditionSummary) => Math.max(0, (edition.toStart?.sheets ?? edition.goal) - edition.made)
+      const wanted = (edition: EditionSummary) =>
+        Math.ceil(Math.max(0, (edition.toStart?.sheets ?? edition.goal) - edition.made) / (edition.piece?.images ?? 1))
       const plans = await planAll(
         open.map((edition) => ({
           sheet: { width: lot.width, height: lot.height, deckles: lot.deckles, allowance: 0, grain: lot.grain },

@@ -1,27 +1,42 @@
 <script setup lang="ts">
 import { drag } from 'd3-drag'
 import { select } from 'd3-selection'
-import type { Margins } from '#core/paper/piece'
+import { finishedSize, imagesOn, type ImagesOnPiece, type Margins } from '#core/paper/piece'
 import { type Edge, edges } from '#core/paper/tear-request'
 
 /** The finished sheet with its image; each margin can be dragged, or moved with the arrow keys. */
-const props = defineProps<{ image: { width: number; height: number }; margins: Margins }>()
+const props = defineProps<{ image: { width: number; height: number }; images: ImagesOnPiece; margins: Margins }>()
 const emit = defineEmits<{ move: [edge: Edge, mm: number] }>()
 const units = useUnits()
 const svg = useTemplateRef<SVGSVGElement>('svg')
-const sheet = computed(() => ({
-  width: Math.max(1, props.image.width + props.margins.left + props.margins.right),
-  height: Math.max(1, props.image.height + props.margins.top + props.margins.bottom),
-}))
+const sheet = computed(() => {
+  const { width, height } = finishedSize(props)
+  return { width: Math.max(1, width), height: Math.max(1, height) }
+})
+/** What the images take up together, with what is left between them. */
+const printed = computed(() => {
+  const { margins } = props
+  return {
+    width: sheet.value.width - margins.left - margins.right,
+    height: sheet.value.height - margins.top - margins.bottom,
+  }
+})
+const placed = computed(() => {
+  const { image, images, margins } = props
+  return Array.from({ length: imagesOn(images) }, (_, i) => ({
+    x: margins.left + (i % images.across) * (image.width + images.gap),
+    y: margins.top + Math.floor(i / images.across) * (image.height + images.gap),
+  }))
+})
 const box = computed(
   () =>
     `${-sheet.value.width * 0.04} ${-sheet.value.height * 0.04} ${sheet.value.width * 1.08} ${sheet.value.height * 1.08}`,
 )
 const thin = computed(() => Math.max(sheet.value.width, sheet.value.height) / 260)
 const handles = computed(() => {
-  const { margins, image } = props
-  const right = margins.left + image.width
-  const foot = margins.top + image.height
+  const { margins } = props
+  const right = margins.left + printed.value.width
+  const foot = margins.top + printed.value.height
   const places: Record<Edge, [number, number, number, number]> = {
     left: [margins.left, margins.top, margins.left, foot],
     right: [right, margins.top, right, foot],
@@ -88,9 +103,11 @@ onMounted(() => {
   >
     <rect class="sheet" :width="sheet.width" :height="sheet.height" :stroke-width="thin" />
     <rect
+      v-for="(at, i) in placed"
+      :key="i"
       class="image"
-      :x="margins.left"
-      :y="margins.top"
+      :x="at.x"
+      :y="at.y"
       :width="Math.max(0, image.width)"
       :height="Math.max(0, image.height)"
       :stroke-width="thin"
@@ -126,8 +143,9 @@ onMounted(() => {
         :stroke-width="thin * 3"
       />
     </g>
-    <text :x="sheet.width / 2" :y="margins.top + image.height / 2" :font-size="thin * 11" text-anchor="middle">
-      {{ units.size(Math.max(0, image.width), Math.max(0, image.height)) }}
+    <text :x="sheet.width / 2" :y="margins.top + printed.height / 2" :font-size="thin * 11" text-anchor="middle">
+      {{ placed.length > 1 ? `${placed.length} × ` : ''
+      }}{{ units.size(Math.max(0, image.width), Math.max(0, image.height)) }}
     </text>
     <text :x="sheet.width / 2" :y="sheet.height - thin * 4" :font-size="thin * 9" text-anchor="middle">
       {{ units.length(margins.bottom) }}

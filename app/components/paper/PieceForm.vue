@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { imageOn, type PiecePlan, usualFoot } from '#core/paper/piece'
+import { imageOn, imagesOn, type ImagesOnPiece, mostImages, type PiecePlan, usualFoot } from '#core/paper/piece'
 import { usualStrip } from '#core/paper/tear-request'
 import type { LotSummary } from '#shared/replies/replies'
 import type { GivenOfPiece } from '~/composables/piece-margins'
@@ -44,13 +44,17 @@ function setImage(side: 'width' | 'height', mm: number | null) {
   piece.value.image = { ...piece.value.image, [side]: mm ?? 0 }
 }
 
+function setImages(what: keyof ImagesOnPiece, value: number) {
+  if (Number.isFinite(value)) piece.value.images = { ...piece.value.images, [what]: value }
+}
+
 function setMeasured(side: 'width' | 'height', mm: number | null) {
   if (!unreadable(mm)) piece.value.sheet = { ...piece.value.sheet, [side]: mm ?? 0 }
 }
 
 function setSheet(side: 'width' | 'height', mm: number | null) {
   if (unreadable(mm)) return
-  piece.value.image = imageOn({ ...finished.value, [side]: mm ?? 0 }, piece.value.margins)
+  piece.value.image = imageOn({ ...finished.value, [side]: mm ?? 0 }, piece.value)
 }
 </script>
 
@@ -162,6 +166,31 @@ function setSheet(side: 'width' | 'height', mm: number | null) {
         <LengthField v-model="piece.trim" label="Trimmed off later, each side" />
         <VSelect v-model="piece.grain" label="Grain of the piece" :items="grainsOfPiece" />
       </div>
+      <div class="fields three">
+        <VTextField
+          :model-value="String(piece.images.across)"
+          label="Images side by side"
+          type="number"
+          min="1"
+          :max="mostImages"
+          :error-messages="faultField === 'images' ? fault : undefined"
+          @update:model-value="setImages('across', Number($event))"
+        />
+        <VTextField
+          :model-value="String(piece.images.down)"
+          label="one below another"
+          type="number"
+          min="1"
+          :max="mostImages"
+          @update:model-value="setImages('down', Number($event))"
+        />
+        <LengthField
+          v-if="imagesOn(piece.images) > 1"
+          :model-value="piece.images.gap"
+          label="between two of them"
+          @update:model-value="setImages('gap', $event ?? 0)"
+        />
+      </div>
       <EdgeChecks v-model="piece.deckles" label="Deckle wanted on the piece at its" />
       <div class="foot">
         <VCheckbox v-model="edgesTorn" label="torn; no strip narrower than" />
@@ -182,6 +211,9 @@ function setSheet(side: 'width' | 'height', mm: number | null) {
 }
 .two {
   grid-template-columns: 1fr 1fr;
+}
+.three {
+  grid-template-columns: 1fr 1fr 1fr;
 }
 .by {
   display: flex;

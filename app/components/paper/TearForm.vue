@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import { type PiecePlan, pieceSize } from '#core/paper/piece'
+import { imagesOn, type PiecePlan, pieceSize } from '#core/paper/piece'
 import { offcutSizes, type TearPlan } from '#core/paper/tear-plan'
 import { inHand } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
@@ -48,6 +48,7 @@ async function tear() {
       lotId: props.lot!.id,
       lotSheets,
       count,
+      images: imagesOn(props.piece.images),
       wrong: form.value.wrong.trim() === '' ? 0 : whole(form.value.wrong),
       reason: form.value.reason,
       width: Math.max(0, width),

@@ -152,10 +152,4 @@ figure {
   min-height: 36px;
   padding: 0 10px;
 }
-.link {
-  color: var(--green);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 32px;
-}
 </style>

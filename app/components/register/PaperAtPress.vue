@@ -100,12 +100,3 @@ const sides: { key: keyof Growth; words: string }[] = [
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
   </div>
 </template>
-
-<style scoped>
-.link {
-  color: var(--green);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
-}
-</style>

@@ -212,12 +212,6 @@ form {
   flex-wrap: wrap;
   gap: 4px 16px;
 }
-.link {
-  color: var(--green);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 32px;
-}
 @media (max-width: 900px) {
   .two {
     grid-template-columns: minmax(0, 1fr);

@@ -81,11 +81,6 @@ async function giveUp({ id, name, kind }: (typeof stations.value)[number]) {
 form {
   margin-top: 10px;
 }
-.link {
-  color: var(--green);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
 @media (max-width: 700px) {
   .station {
     grid-template-columns: minmax(0, 1fr);

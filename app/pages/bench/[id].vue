@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pullsFor } from '#core/edition/lock-up'
 import { goal } from '#core/plan/plan'
 import { likelyFaults } from '#core/run/likely-faults'
 import { outlook } from '#core/run/outlook'
@@ -34,7 +35,10 @@ watch(bench.layerId, (layerId) => void edition.askForSheet(layerId))
 
 const state = computed(() => edition.state)
 const look = computed(() => (state.value ? outlook(state.value, edition.record, bench.layerId.value) : null))
-const minutesLeft = computed(() => (look.value?.pace ? look.value.pace * bench.stack.value.length : null))
+const minutesLeft = computed(() => (look.value?.pace ? look.value.pace * pullsToGo.value : null))
+const pullsToGo = computed(() =>
+  state.value && bench.layer.value ? pullsFor(state.value, bench.layer.value, bench.stack.value.length) : 0,
+)
 const strokes = computed(() =>
   state.value ? strokesOf(state.value, bench.layerId.value, edition.isStored, session.nameOf) : [],
 )
@@ -101,6 +105,12 @@ useBenchKeys(acts, likely, () => {
       <TallyRun :strokes="strokes" :label="bench.layer.value?.name" />
       <section class="said" :class="feedback.flashing.value && `flash-${feedback.flashing.value}`" aria-live="polite">
         <p v-if="why" class="warn">{{ why }}</p>
+        <LaidSheets
+          v-if="panel === 'faults' && bench.last.value && bench.last.value.sheetIds.length > 1"
+          :key="`sheets ${bench.last.value.pullId}`"
+          :last="bench.last.value"
+          @judge="acts.judgeSheet"
+        />
         <FaultBar
           v-if="panel === 'faults'"
           :key="bench.last.value?.pullId"

@@ -162,10 +162,4 @@ const asItSeems = ref(false)
   max-width: 62ch;
   margin-bottom: 8px;
 }
-.link {
-  color: var(--green);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 32px;
-}
 </style>

@@ -21,7 +21,7 @@ const registerDrawn = defineEvent(
   edition,
   'register-drawn',
   (state, data: Register) => changed(state, { register: data }),
-  [withPinHeights],
+  [withPinHeights, (data) => ({ ...data, register: { ...(data.register as RegisterPlan), more: [] } })],
 )
 
 /** The registration sheet is drawn. */

@@ -19,7 +19,7 @@ interface Judged {
 
 const pullJudged = defineEvent(edition, 'pull-judged', (state, { pullId, verdict, faults, rescued }: Judged) =>
   judgedAnew(
-    editPull(state, pullId, (pull) => ({ ...pull, verdict, faults, rescued })),
+    editPull(state, pullId, (pull) => ({ ...pull, verdict, faults, rescued, apart: [] })),
     pullId,
     verdict,
   ),
@@ -33,7 +33,7 @@ function judgedAnew(state: EditionState, pullId: string, verdict: Verdict): Edit
     .reduce((judged, { id }) => editSheet(judged, id, (sheet) => ({ ...sheet, curated: null })), state)
 }
 
-/** A pull is looked at again: its verdict, its faults, how it was rescued. */
+/** A pull is looked at again: its verdict, its faults, how it was rescued. It is said of every sheet it printed. */
 export const judgePull = defineAct(edition, 'judge-pull', theirs, {
   events: [pullJudged],
   rule: ({ edition }, data: Judged) => {

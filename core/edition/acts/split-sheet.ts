@@ -21,13 +21,15 @@ const sheetSplit = defineEvent(edition, 'sheet-split', (state, { sheetId, parts 
   return changed(split, { sheets: [...split.sheets, ...halves], made: split.made + parts.length - 1 })
 })
 
-/** A sheet that holds two images is cut in two. */
+/** A sheet is cut in two, each half going on by itself. */
 export const splitSheet = defineAct(edition, 'split-sheet', theirs, {
   events: [sheetSplit],
   rule: ({ edition }, data: { sheetId: number }) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet) return unknownSheet(data.sheetId)
     if (sheet.parts.length > 0) return refuse('split', `Sheet ${sheet.id} has been split already.`)
+    if (sheet.together.length > 0)
+      return refuse('shares-paper', `Sheet ${sheet.id} shares its paper with others. Cut the piece apart first.`)
     if (sheet.mark) return isNumbered(sheet)
     const first = edition.sheets.length + 1
     return [sheetSplit.on(edition, { sheetId: sheet.id, parts: [first, first + 1] })]

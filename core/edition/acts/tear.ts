@@ -1,13 +1,14 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
+import { mostImages } from '../../paper/piece'
 import { noEdges } from '../../paper/tear-request'
 import { lotAdded } from '../../stores/lot/events/lot-added'
 import { lotTorn } from '../../stores/lot/events/lot-torn'
 import { inHand, type LotState, rationOf } from '../../stores/lot/state'
 import { lot } from '../../stores/lot/stream'
 import { sheetSpoiled } from '../events/sheet-spoiled'
-import { blankSheet, type Torn } from '../sheet'
+import { blankPieces, type Torn } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
@@ -24,6 +25,8 @@ interface Tear {
   lotSheets: number
   /** Good pieces got. */
   count: number
+  /** Images that each piece holds. */
+  images: number
   /** Pieces torn wrong: they are sheets too, and spoiled. */
   wrong: number
   reason: string
@@ -42,15 +45,14 @@ const sheetsTorn = defineEvent(
   edition,
   'sheets-torn',
   (state, data: Torn) => {
-    const first = state.sheets.length + 1
-    const blank = Array.from({ length: data.count }, (_, i) => blankSheet(first + i, data.lotId, data.lotName))
+    const blank = blankPieces(state.sheets.length + 1, data.count, data.images, data.lotId, data.lotName)
     return changed(state, {
       sheets: [...state.sheets, ...blank],
-      made: state.made + data.count,
+      made: state.made + blank.length,
       torn: appended(state.torn, { ...data }),
     })
   },
-  [(data) => ({ ...data, width: 0, height: 0 })],
+  [(data) => ({ ...data, width: 0, height: 0 }), (data) => ({ ...data, images: 1 })],
 )
 
 const offcutLotIds = ({ offcuts }: Tear) => [...new Set(offcuts.map(({ lotId }) => lotId))]
@@ -62,7 +64,7 @@ export const tear = defineAct(edition, 'tear', theirs, {
   rule: ({ edition, lot, offcutLots }, data: Tear) => {
     const pieces = data.count + data.wrong
     const { lotSheets, rationId, width, height } = data
-    const firstWrong = edition.sheets.length + data.count + 1
+    const firstWrong = edition.sheets.length + data.count * data.images + 1
     const reason = `torn wrong: ${data.reason.trim()}`
     const kept = offcutsByLot(data.offcuts)
     return (
@@ -75,11 +77,12 @@ export const tear = defineAct(edition, 'tear', theirs, {
           lotName: lot.name,
           lotSheets,
           count: pieces,
+          images: data.images,
           pricePerLotSheet: lot.price,
           width,
           height,
         }),
-        ...Array.from({ length: data.wrong }, (_, i) =>
+        ...Array.from({ length: data.wrong * data.images }, (_, i) =>
           sheetSpoiled.on(edition, { sheetId: firstWrong + i, fault: 'handling', reason }),
         ),
         ...kept!.map((offcut, i) => lotAdded.on(offcutLots[i]!, offcutLot(lot, offcut))),
@@ -95,10 +98,13 @@ function countsFault(edition: EditionState, lot: LotState, data: Tear): Refused 
   if (pieces < 1) return refuse('count-range', 'Say how many pieces were torn, 1 or more.', 'count')
   if (data.wrong > 0 && data.reason.trim() === '')
     return reasonMissing(`${data.wrong} were torn wrong: say how, so that it need not happen again.`)
-  if (edition.sheets.length + pieces > mostSheets)
+  if (data.images < 1 || data.images > mostImages)
+    return refuse('images-range', `A piece holds 1 to ${mostImages} images; ${data.images} was given.`, 'images')
+  const sheets = edition.sheets.length + pieces * data.images
+  if (sheets > mostSheets)
     return refuse(
       'too-many-sheets',
-      `An edition holds at most ${mostSheets} sheets; this would make ${edition.sheets.length + pieces}.`,
+      `An edition holds at most ${mostSheets} sheets; this would make ${sheets}.`,
       'count',
     )
   if (data.lotSheets < 1)

@@ -21,6 +21,7 @@ export const layerAdded = defineEvent(edition, 'layer-added', (state, data: Laye
       blocks: data.blocks,
       zones: data.zones,
       routine: '',
+      fills: 1,
       stackOrder: 'pulled',
       rollUp: null,
       blend: null,

@@ -69,7 +69,7 @@ const hoursWords = (hours: number) =>
     <section class="part">
       <TeachStep v-if="!told || !layer"><span class="soft">It begins when something has been pulled.</span></TeachStep>
       <template v-else>
-        <p class="answer">{{ answer }}</p>
+        <p class="spoken">{{ answer }}</p>
         <DryingDrawing :drying="told.drying" :since="told.since" :now="now" />
         <p class="soft">
           From the last pull, {{ hoursWords(Math.max(0, told.hours)) }} ago, for {{ told.by.family }} ink of about
@@ -121,13 +121,6 @@ const hoursWords = (hours: number) =>
 </template>
 
 <style scoped>
-.answer {
-  font-family: var(--serif);
-  font-size: 1.5rem;
-  line-height: 1.35;
-  max-width: 46ch;
-  margin: 6px 0 14px;
-}
 .touch {
   display: flex;
   flex-wrap: wrap;

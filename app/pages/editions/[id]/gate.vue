@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pullsFor } from '#core/edition/lock-up'
 import { layerNumber } from '#core/edition/layer'
 import { isBegun } from '#core/edition/pull'
 import { tallied } from '#core/edition/tally'
@@ -52,13 +53,17 @@ const inks = computed(() => {
     return name ? [{ name, milligrams: perPull(need) }] : []
   })
 })
+/** Pulls that so many sheets more take. */
+const pullsOf = (sheets: number) => (layer.value ? pullsFor(state.value, layer.value, sheets) : sheets)
 const buys = computed(() =>
   toRead(gate.value).map(({ pulls, chance }) => ({
     pulls,
     chance: chanceWords(chance, gate.value.isRough),
     ink:
-      pulls === 0 ? '' : inks.value.map(({ name, milligrams }) => `${grams(milligrams * pulls)} of ${name}`).join(', '),
-    time: look.value.pace && pulls > 0 ? howLong(look.value.pace * pulls) : '',
+      pulls === 0
+        ? ''
+        : inks.value.map(({ name, milligrams }) => `${grams(milligrams * pullsOf(pulls))} of ${name}`).join(', '),
+    time: look.value.pace && pulls > 0 ? howLong(look.value.pace * pullsOf(pulls)) : '',
   })),
 )
 /** The stack, sheet by sheet, in the order of what is most certain. */
@@ -96,7 +101,7 @@ onMounted(() => {
         <p>once cut, no more of {{ layer.name }} can ever be pulled</p>
       </div>
       <template v-if="layer.cutFurther">
-        <p class="answer">The block is cut further: this layer takes no more pulls.</p>
+        <p class="spoken">The block is cut further: this layer takes no more pulls.</p>
         <p v-if="nextIsPulled" class="soft">{{ next?.name }} has been pulled from its next state.</p>
         <OpenForm v-else-if="mayCut" @submit.prevent="takeBack">
           <p class="soft">Until the first pull of {{ next?.name ?? 'the next layer' }} that can be taken back.</p>
@@ -110,9 +115,9 @@ onMounted(() => {
           </div>
         </OpenForm>
       </template>
-      <p v-else-if="isLast" class="answer">This is the last layer: nothing is cut after it.</p>
+      <p v-else-if="isLast" class="spoken">This is the last layer: nothing is cut after it.</p>
       <template v-else>
-        <p class="answer">{{ answer }}</p>
+        <p class="spoken">{{ answer }}</p>
         <svg
           class="stack"
           preserveAspectRatio="xMinYMid meet"
@@ -197,13 +202,6 @@ onMounted(() => {
 </template>
 
 <style scoped>
-.answer {
-  font-family: var(--serif);
-  font-size: 1.5rem;
-  line-height: 1.35;
-  max-width: 46ch;
-  margin: 6px 0 16px;
-}
 .stack {
   display: block;
   width: 100%;

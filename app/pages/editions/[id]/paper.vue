@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { evenMargins, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
+import { evenMargins, imagesOn, oneImage, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
 import { noEdges, usualStrip } from '#core/paper/tear-request'
 import type { TearPlan } from '#core/paper/tear-plan'
 import { goal } from '#core/plan/plan'
@@ -19,6 +19,7 @@ const fresh = (): PiecePlan => ({
   lotId: null,
   sheet: { width: 0, height: 0, deckles: { ...noEdges }, allowance: 0, grain: 'unknown' },
   image: { width: 200, height: 150 },
+  images: oneImage,
   margins: evenMargins(30, usualFoot),
   foot: usualFoot,
   trim: 0,
@@ -51,15 +52,16 @@ const wantedWords = computed(() => {
     ? `${figured(sheets, 'sheet')} ${sheets === 1 ? 'is' : 'are'} to be started, as the printer chose under Plan`
     : `${figured(sheets, 'sheet')} ${sheets === 1 ? 'is' : 'are'} to be started: the room’s usual ${percent(confidence)} chance of ${goal(edition.state!.plan!)}, until Plan says otherwise`
 })
-/** What is still to tear; once all is torn, the plan stands for the whole edition. */
-const stillToTear = computed(() =>
-  edition.state!.made < wanted.value ? wanted.value - edition.state!.made : wanted.value,
-)
+/** Pieces that are still to tear, each of as many images as it holds; once all is torn, those of the whole edition. */
+const stillToTear = computed(() => {
+  const { made } = edition.state!
+  return Math.ceil((made < wanted.value ? wanted.value - made : wanted.value) / imagesOn(piece.value.images))
+})
 /** The sheet in hand and what it becomes, as it was kept. */
 const sheetWords = computed(() => {
-  const { image, margins } = piece.value
+  const { image, images, margins } = piece.value
   const name = lot.value?.name ?? 'the sheet'
-  return `${name}, ${units.size(piece.value.sheet.width, piece.value.sheet.height)}; image ${units.size(image.width, image.height)}, margins ${units.length(margins.top)} above, ${units.length(margins.bottom)} at the foot`
+  return `${name}, ${units.size(piece.value.sheet.width, piece.value.sheet.height)}; ${imagesOn(images) > 1 ? `${imagesOn(images)} images of` : 'image'} ${units.size(image.width, image.height)}, margins ${units.length(margins.top)} above, ${units.length(margins.bottom)} at the foot`
 })
 const money = computed(() => edition.studio.currency)
 
@@ -95,7 +97,7 @@ async function counted() {
   <div>
     <section class="part piece">
       <div>
-        <MarginDrawing :image="piece.image" :margins="piece.margins" @move="setMargin" />
+        <MarginDrawing :image="piece.image" :images="piece.images" :margins="piece.margins" @move="setMargin" />
       </div>
       <div>
         <p class="told">
@@ -107,6 +109,10 @@ async function counted() {
           These margins leave no image. Make them smaller or the sheet larger.
         </p>
         <p>{{ wantedWords }}; {{ edition.state!.made }} torn so far.</p>
+        <p v-if="imagesOn(piece.images) > 1">
+          {{ imagesOn(piece.images) }} images to a piece: {{ figured(stillToTear, 'piece') }} to tear. Pencil a serial
+          beside each image: they are counted one by one, and keep their serials when they are cut apart.
+        </p>
         <p v-if="piece.sheet.width <= 0" class="soft">
           Take the sheet in hand below, and the best way to tear it is drawn here.
         </p>
@@ -162,6 +168,7 @@ async function counted() {
         <h2>Tear</h2>
         <p>what was really got</p>
       </div>
+      <SharedPaper />
       <TearForm :lot="lot" :piece="piece" :plan="plan" @torn="supplies.load()" />
     </section>
     <section v-if="edition.state!.torn.length > 0" class="part">

@@ -2,7 +2,7 @@
 import { doerWords } from '#core/ground/envelope'
 import type { EditionPlan } from '#core/plan/plan'
 import { planChanges } from '#core/plan/changes'
-import { pieceSize } from '#core/paper/piece'
+import { imagesOn, pieceSize } from '#core/paper/piece'
 import { date, figured } from '~/drawings/words'
 
 const edition = useEdition()
@@ -28,7 +28,7 @@ const schoolChanged = computed(
 )
 
 const printer = computed(() => edition.state!.pulls.findLast((pull) => !pull.voided)?.by ?? session.person?.id ?? null)
-/** Pieces a large sheet gives, from the tear that is planned. */
+/** Prints a large sheet gives, from the tear that is planned and the images on a piece. */
 const perSheet = ref<number | null>(null)
 watch(
   () => edition.state!.piece,
@@ -44,13 +44,13 @@ watch(
         block: null,
       },
     ])
-    if (plans) perSheet.value = plans[0]!.perSheet || null
+    if (plans) perSheet.value = plans[0]!.perSheet * imagesOn(planned.images) || null
   },
   { immediate: true },
 )
 const piece = computed(() => {
   const torn = edition.state!.torn
-  const pieces = torn.reduce((sum, t) => sum + t.count, 0)
+  const pieces = torn.reduce((sum, t) => sum + t.count * t.images, 0)
   if (pieces > 0) return torn.reduce((sum, t) => sum + t.lotSheets * t.pricePerLotSheet, 0) / pieces
   const lot = supplies.lots.find((known) => known.id === edition.state!.piece?.lotId)
   return lot && perSheet.value ? lot.price / perSheet.value : null

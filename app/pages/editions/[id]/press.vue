@@ -284,12 +284,6 @@ async function set() {
 .customs {
   margin-top: 16px;
 }
-.link {
-  color: var(--green);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
-}
 .old {
   font-size: 0.95rem;
   display: grid;

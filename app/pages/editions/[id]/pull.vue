@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { doerWords } from '#core/ground/envelope'
 import { routineWords } from '#core/ink/roll-up'
+import { pullsFor } from '#core/edition/lock-up'
 import { placeOf } from '#core/edition/places'
 import { stackFor } from '#core/edition/stack'
 import { pullOf } from '#core/edition/pull'
@@ -40,6 +41,7 @@ const faultsNamed = computed(() => {
     .join(', ')
 })
 const toPull = computed(() => (layer.value ? stackFor(state.value, layer.value).length : 0))
+const pullsToGo = computed(() => (layer.value ? pullsFor(state.value, layer.value, toPull.value) : 0))
 const voided = computed(() => state.value.pulls.filter((p) => p.voided && p.layerId === layerId.value))
 const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
@@ -139,7 +141,7 @@ const spoil = async () => {
           >
           <span
             ><b>{{ toPull }}</b
-            >to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * toPull) }}</template></span
+            >to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * pullsToGo) }}</template></span
           >
           <span class="c"
             ><b>{{ chanceWords(look.chance, look.isRough) }}</b

@@ -2,7 +2,7 @@
 import { v7 } from 'uuid'
 import { pages } from '#core/drawing/tiles'
 import { finishedSize } from '#core/paper/piece'
-import { jigOf, registerFault, type RegisterPlan, registrationSheet } from '#core/register/registration'
+import { clashWords, jigOf, registerFault, type RegisterPlan, registrationSheet } from '#core/register/registration'
 
 const edition = useEdition()
 const session = useSession()
@@ -34,6 +34,7 @@ function fresh(): RegisterPlan {
     series: null,
     stops: 30,
     pins: [],
+    more: [],
   }
 }
 const standing = () => ({
@@ -51,6 +52,7 @@ const sheetTitle = computed(() =>
 )
 const sheet = computed(() => (cannot.value ? null : registrationSheet(plan.value, sheetTitle.value, growth.value)))
 const seen = computed(() => (cannot.value ? '' : jigOf(plan.value).seenFrom))
+const clashing = computed(() => (cannot.value ? [] : clashWords(plan.value, 'The first block')))
 const changed = computed(() => !sameContent(form.value, edition.state!.register))
 const formats = computed(() => edition.studio.seriesFormats)
 const formatName = ref('')
@@ -214,6 +216,7 @@ function drawLines(drawn: boolean) {
               <VBtn class="quiet" :loading="formatting.busy.value" @click="keepFormat">Keep the series format</VBtn>
             </div>
           </template>
+          <MoreBlocks v-model="plan.more" :plan="plan" :piece="edition.state!.piece" :blocks="edition.state!.blocks" />
           <h3>Pins</h3>
           <div v-for="(pin, i) in plan.pins" :key="i" class="pin">
             <LengthField v-model="pin.x" :label="`Pin ${i + 1}, from the left`" /><LengthField
@@ -243,6 +246,7 @@ function drawLines(drawn: boolean) {
         <div class="seen">
           <p v-if="cannot" class="trouble" role="alert">{{ cannot.message }}</p>
           <template v-else>
+            <p v-for="clash in clashing" :key="clash" class="trouble">{{ clash }}</p>
             <LineDrawing :drawing="sheet!" :label="`Registration sheet. ${seen}`" />
             <p class="soft">
               {{ seen }} Solid: paper and block. Dashed blue: image. Dash-dot: mat window. Green: series lines.

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { piecesTogether, undivided } from '#core/edition/lock-up'
+import { pieceWord } from '#core/edition/sheet'
+import { mostImages } from '#core/paper/piece'
+import { figured } from '~/drawings/words'
+
+/** Pieces of paper that hold several images: said while they are blank, undone by cutting them apart. */
+const edition = useEdition()
+const { busy, fault, giving } = useGiving()
+const images = ref(2)
+const state = computed(() => edition.state!)
+const alone = computed(() => undivided(state.value))
+const pieces = computed(() => piecesTogether(state.value))
+const locked = computed(() => !!state.value.closedAt || !edition.isTheirs)
+const share = () =>
+  giving(() => edition.give('share-piece', { sheetIds: alone.value.map(({ id }) => id), images: images.value }))
+const cut = () => giving(() => edition.give('cut-apart', { sheetIds: pieces.value.map(([first]) => first!.id) }))
+</script>
+
+<template>
+  <div v-if="!locked && (pieces.length > 0 || alone.length > 0)" class="customs">
+    <p v-if="pieces.length > 0">
+      {{ figured(pieces.length, 'piece') }} of paper {{ pieces.length === 1 ? 'holds' : 'hold' }} several images, sheets
+      {{
+        pieces
+          .slice(0, 3)
+          .map(([first]) => pieceWord(first!))
+          .join(', ')
+      }}{{ pieces.length > 3 ? ' …' : '' }}.
+      <button type="button" class="link" :disabled="busy" @click="cut">They are cut apart</button>
+    </p>
+    <p v-if="alone.length > 0">
+      {{ figured(alone.length, 'blank piece') }} {{ alone.length === 1 ? 'holds' : 'hold' }} one image each; they are to
+      hold
+      <SaidValue
+        v-model="images"
+        label="Images to a piece"
+        :min="2"
+        :max="mostImages"
+        unit="images"
+        :words="figured(images, 'image')"
+      />.
+      <button type="button" class="link" :disabled="busy" @click="share">So they are</button>
+    </p>
+    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+  </div>
+</template>
