@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { flowOf } from '#core/edition/flow'
 import type { Layer } from '#core/edition/layer'
+import { imagesAPiece } from '#core/edition/lock-up'
 import { filmHex, usualFilm, usualPaper } from '~/composables/shelf'
 
 /** One layer of the plan, in a line: its name, block and ink, what came through, and how its stack comes to the press. */
@@ -34,6 +35,13 @@ const through = computed(() => {
   const [before, here] = [stages[props.number - 1]!, stages[props.number]!]
   return here.sheets === 0 ? '' : `${before.sheets} → ${here.sheets}`
 })
+/** Images that are locked up side by side, where a piece of paper holds several. */
+const images = computed(() => imagesAPiece(edition.state!))
+const fills = useFollowing(
+  () => Math.min(props.layer.fills, images.value),
+  () => props.layer.id,
+)
+const lockUp = () => giving(() => edition.give('lock-up', { layerId: props.layer.id, images: fills.value }))
 const save = () =>
   giving(() =>
     edition.give('change-layer', { layerId: props.layer.id, blocks: [...props.layer.blocks], ...form.value }),
@@ -80,6 +88,16 @@ const save = () =>
           :words="orders.find(({ value }) => value === form.stackOrder)!.title"
           :disabled="disabled"
           @kept="save" /></template
+      ><template v-if="images > 1"
+        >, one pull prints
+        <SaidValue
+          v-model="fills"
+          :label="`Images that one pull of layer ${number} prints`"
+          :max="images"
+          unit="images"
+          :words="fills === 1 ? `one of the ${images} images` : `${fills} of the ${images} images`"
+          :disabled="disabled"
+          @kept="lockUp" /></template
       ><template v-if="layer.cutFurther">; the block is cut further</template></span
     >
     <span class="through">{{ through }}</span>
