@@ -19,11 +19,11 @@ export interface Zone {
 }
 
 /**
- * How the last layer's stack comes to the press: as it was pulled, its last sheet first, by the serial on each sheet, or
- * mixed: unmarked sheets off the line in any order, of which nobody can say which is which.
+ * How the last layer's stack comes to the press: as it was pulled, its last sheet first, by the slots it lay in, by the
+ * serial on each sheet, or mixed: unmarked sheets off the line in any order, of which nobody can say which is which.
  */
-export type StackOrder = 'pulled' | 'reversed' | 'serial' | 'mixed'
-export const stackOrders: readonly StackOrder[] = ['pulled', 'reversed', 'serial', 'mixed']
+export type StackOrder = 'pulled' | 'reversed' | 'slot' | 'serial' | 'mixed'
+export const stackOrders: readonly StackOrder[] = ['pulled', 'reversed', 'slot', 'serial', 'mixed']
 
 /** One press pass over the whole stack. */
 export interface Layer {

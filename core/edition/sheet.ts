@@ -22,6 +22,8 @@ export interface Sheet {
   mark: Mark | null
   signed: boolean
   destroyed: { reason: string; replaceable: boolean } | null
+  /** The slot it was laid into last, and whether it is out again. */
+  rack: { rackId: string; rackName: string; slot: number; isOut: boolean } | null
   /** Sheets it was cut into; it is then no sheet any more. */
   parts: number[]
   /** The sheet it was cut from. */
@@ -56,6 +58,7 @@ export function blankSheet(id: number, lotId: string, lotName: string): Sheet {
     mark: null,
     signed: false,
     destroyed: null,
+    rack: null,
     parts: [],
     cutFrom: null,
   }

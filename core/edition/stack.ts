@@ -22,12 +22,28 @@ function* withParts(state: EditionState, ids: readonly number[]): Generator<Stan
   }
 }
 
+/** By rack and slot, those that never lay in one at the end; within a slot by serial. */
+function bySlot(sheets: Sheet[]): Sheet[] {
+  const last = Number.MAX_SAFE_INTEGER
+  const rackOf = ({ rack }: Sheet) => rack?.rackName ?? '\uffff'
+  return sheets.sort(
+    (a, b) =>
+      (rackOf(a) < rackOf(b) ? -1 : rackOf(a) > rackOf(b) ? 1 : 0) ||
+      (a.rack?.slot ?? last) - (b.rack?.slot ?? last) ||
+      a.id - b.id,
+  )
+}
+
 /** The stack of a layer as it comes to the press, sheet by sheet: whoever needs the next one does not go through all. */
 function* comingFor(state: EditionState, layer: Layer): Generator<Sheet> {
   const before = state.layers.slice(0, Math.max(0, layerNumber(state, layer.id) - 1))
   const previous = before.at(-1)
   if (!previous || layer.stackOrder === 'serial') {
     for (const standing of tallyOf(state).standings) if (isReady(standing, before)) yield standing.sheet
+    return
+  }
+  if (layer.stackOrder === 'slot') {
+    yield* bySlot(tallyOf(state).standings.flatMap((standing) => (isReady(standing, before) ? [standing.sheet] : [])))
     return
   }
   const { pulls } = state

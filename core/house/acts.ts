@@ -18,6 +18,7 @@ import { judgeProof } from '../edition/acts/judge-proof'
 import { gradePull } from '../edition/acts/grade-pull'
 import { judgePull } from '../edition/acts/judge-pull'
 import { judgeSheet } from '../edition/acts/judge-sheet'
+import { layIn } from '../edition/acts/lay-in'
 import { lockUp } from '../edition/acts/lock-up'
 import { mendSlip } from '../edition/acts/mend-slip'
 import { namePrinters } from '../edition/acts/name-printers'
@@ -44,6 +45,7 @@ import { splitSheet } from '../edition/acts/split-sheet'
 import { spoilSheet } from '../edition/acts/spoil-sheet'
 import { startEdition } from '../edition/acts/start-edition'
 import { takeBackCut } from '../edition/acts/take-back-cut'
+import { takeOut } from '../edition/acts/take-out'
 import { tear } from '../edition/acts/tear'
 import { touchTest } from '../edition/acts/touch-test'
 import { tryRemedy } from '../edition/acts/try-remedy'
@@ -80,6 +82,10 @@ import { describePress } from '../stores/press/acts/describe-press'
 import { findZero } from '../stores/press/acts/find-zero'
 import { ratePress } from '../stores/press/acts/rate-press'
 import { takeDown } from '../stores/press/acts/take-down'
+import { senseClimate } from '../stores/climate/acts/sense-climate'
+import { watchClimate } from '../stores/climate/acts/watch-climate'
+import { addRack } from '../stores/rack/acts/add-rack'
+import { describeRack } from '../stores/rack/acts/describe-rack'
 import { addPastEditions } from '../stores/studio/acts/add-past-editions'
 import { addPerson } from '../stores/studio/acts/add-person'
 import { changePerson } from '../stores/studio/acts/change-person'
@@ -139,6 +145,8 @@ const editionActs = [
   approveProof,
   declareDry,
   setDrying,
+  layIn,
+  takeOut,
   touchTest,
   cutFurther,
   takeBackCut,
@@ -183,6 +191,10 @@ const storeActs = [
   findZero,
   ratePress,
   takeDown,
+  addRack,
+  describeRack,
+  watchClimate,
+  senseClimate,
   setStation,
   openSession,
   closeSession,

@@ -11,10 +11,14 @@ import type { BatchState } from '../stores/batch/state'
 import { batch } from '../stores/batch/stream'
 import type { BlockState } from '../stores/block/state'
 import { block } from '../stores/block/stream'
+import type { RoomAirState } from '../stores/climate/state'
+import { climate } from '../stores/climate/stream'
 import type { LotState } from '../stores/lot/state'
 import { lot } from '../stores/lot/stream'
 import type { PressState } from '../stores/press/state'
 import { press } from '../stores/press/stream'
+import type { RackState } from '../stores/rack/state'
+import { rack } from '../stores/rack/stream'
 import type { StudioState } from '../stores/studio/state'
 import { studio } from '../stores/studio/stream'
 import type { TubState } from '../stores/tub/state'
@@ -22,9 +26,18 @@ import { tub } from '../stores/tub/stream'
 import { actOf, eventOf } from './acts'
 
 export type StreamState =
-  EditionState | BlockState | LotState | BatchState | TubState | PressState | StationState | StudioState
+  | EditionState
+  | BlockState
+  | LotState
+  | BatchState
+  | TubState
+  | PressState
+  | RackState
+  | RoomAirState
+  | StationState
+  | StudioState
 
-const all = [edition, block, lot, batch, tub, press, station, studio] as const
+const all = [edition, block, lot, batch, tub, press, rack, climate, station, studio] as const
 
 /** The kinds of stream there are. */
 export const streamKinds: readonly string[] = all.map((stream) => stream.kind)

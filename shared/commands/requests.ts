@@ -70,6 +70,7 @@ import {
   VoidAdjustment,
 } from './pulling'
 import { SetFaultLine } from './faults'
+import { DescribeRack, LayIn, TakeOut, WatchClimate } from './racks'
 import {
   CloseSession,
   OpenSession,
@@ -136,6 +137,12 @@ const requests = requestsFor({
   'judge-pull': JudgePull,
   'judge-sheet': JudgeSheet,
   'lock-up': LockUp,
+  'lay-in': LayIn,
+  'take-out': TakeOut,
+  'add-rack': DescribeRack,
+  'describe-rack': DescribeRack,
+  'watch-climate': WatchClimate,
+  'sense-climate': ReadClimate,
   'share-piece': SharePiece,
   'cut-apart': NameSheets,
   'grade-pull': GradePull,

@@ -16,6 +16,7 @@ const form = useFollowing(
 const orders = [
   { value: 'pulled', title: 'in the order pulled' },
   { value: 'reversed', title: 'last pulled first' },
+  { value: 'slot', title: 'by the slots it lay in' },
   { value: 'serial', title: 'by the serial on each sheet' },
   { value: 'mixed', title: 'mixed, unmarked' },
 ]
@@ -37,11 +38,11 @@ const through = computed(() => {
 })
 /** Images that are locked up side by side, where a piece of paper holds several. */
 const images = computed(() => imagesAPiece(edition.state!))
-const fills = useFollowing(
-  () => Math.min(props.layer.fills, images.value),
+const lockedUp = useFollowing(
+  () => ({ images: Math.min(props.layer.fills, images.value) }),
   () => props.layer.id,
 )
-const lockUp = () => giving(() => edition.give('lock-up', { layerId: props.layer.id, images: fills.value }))
+const lockUp = () => giving(() => edition.give('lock-up', { layerId: props.layer.id, images: lockedUp.value.images }))
 const save = () =>
   giving(() =>
     edition.give('change-layer', { layerId: props.layer.id, blocks: [...props.layer.blocks], ...form.value }),
@@ -91,11 +92,11 @@ const save = () =>
       ><template v-if="images > 1"
         >, one pull prints
         <SaidValue
-          v-model="fills"
+          v-model="lockedUp.images"
           :label="`Images that one pull of layer ${number} prints`"
           :max="images"
           unit="images"
-          :words="fills === 1 ? `one of the ${images} images` : `${fills} of the ${images} images`"
+          :words="`${lockedUp.images === 1 ? 'one' : lockedUp.images} of the ${images} images`"
           :disabled="disabled"
           @kept="lockUp" /></template
       ><template v-if="layer.cutFurther">; the block is cut further</template></span

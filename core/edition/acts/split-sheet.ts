@@ -30,6 +30,11 @@ export const splitSheet = defineAct(edition, 'split-sheet', theirs, {
     if (sheet.parts.length > 0) return refuse('split', `Sheet ${sheet.id} has been split already.`)
     if (sheet.together.length > 0)
       return refuse('shares-paper', `Sheet ${sheet.id} shares its paper with others. Cut the piece apart first.`)
+    if (sheet.rack && !sheet.rack.isOut)
+      return refuse(
+        'in-a-rack',
+        `Sheet ${sheet.id} lies in slot ${sheet.rack.slot} of ${sheet.rack.rackName}. Take it out first.`,
+      )
     if (sheet.mark) return isNumbered(sheet)
     const first = edition.sheets.length + 1
     return [sheetSplit.on(edition, { sheetId: sheet.id, parts: [first, first + 1] })]
