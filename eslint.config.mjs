@@ -18,7 +18,7 @@ const only = (files, ...banned) => ({
 const floors = [
   ['units', 'drawing', 'print'],
   ['ground'],
-  ['paper', 'block', 'ink', 'plan', 'register', 'cost', 'press'],
+  ['paper', 'block', 'ink', 'plan', 'register', 'cost', 'press', 'finish'],
   ['finder', 'care'],
   ['stores'],
   ['edition'],

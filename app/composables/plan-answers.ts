@@ -6,6 +6,7 @@ import { finishingRate, layerRate, proofsOfLayer } from '#core/plan/pass-rate'
 import { type EditionPlan, goal } from '#core/plan/plan'
 import { chanceFrom, courseFrom, fewestSheets, startAnswers } from '#core/plan/start'
 import { planInk } from '#core/run/plan-ink'
+import { layersPulled } from '#core/run/outlook'
 import { startCourse } from '#core/run/sheets-to-start'
 
 /** What a plan is reckoned with beside itself. */
@@ -22,7 +23,7 @@ export interface PlanBeside {
 export function usePlanAnswers(plan: Ref<EditionPlan>, beside: Ref<PlanBeside>) {
   const edition = useEdition()
   const known = useInkKnown()
-  const layers = computed(() => Math.max(edition.state!.layers.length, plan.value.layersPlanned))
+  const layers = computed(() => layersPulled(edition.state!, plan.value.layersPlanned))
   const wanted = computed(() => goal(plan.value))
   const rate = computed(() => layerRate(plan.value, edition.record, beside.value.printer))
   const finishing = computed(() => finishingRate(plan.value, edition.record))
@@ -37,7 +38,7 @@ export function usePlanAnswers(plan: Ref<EditionPlan>, beside: Ref<PlanBeside>) 
   /** Times the block meets paper: fewer where several images are locked up side by side. */
   const pulls = computed(() =>
     mean.value.pulls.reduce((sum, sheets, i) => {
-      const layer = edition.state!.layers[i]
+      const layer = edition.state!.layers.filter(({ withoutPull }) => !withoutPull)[i]
       return sum + (layer ? sheets / printedAtOnce(edition.state!, layer) : sheets)
     }, 0),
   )

@@ -26,7 +26,9 @@ export function rowOf(place: Place): { key: string; label: string; order: number
     case 'good':
       return place.curated
         ? { key: 'curated', label: 'curated good', order: 61 }
-        : { key: 'good', label: 'good', order: 60 }
+        : place.isUnfinished
+          ? { key: 'unfinished', label: 'good, to finish', order: 59 }
+          : { key: 'good', label: 'good', order: 60 }
     case 'marked': {
       const order = 70 + allSeries.indexOf(place.series) * 2
       return place.signed

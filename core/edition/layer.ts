@@ -45,6 +45,8 @@ export interface Layer {
   drying: DryingSaid
   /** How its paper is got ready: blank passes, and how much it grew. */
   settling: Settling
+  /** Laid on without a press: gilding, paper coloured before. It takes no pulls. */
+  withoutPull: boolean
   /** True once the block has been cut to its next state: no more pulls (reduction). */
   cutFurther: boolean
 }

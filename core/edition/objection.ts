@@ -1,4 +1,5 @@
-import { isAlive, layersOn, placeOf } from './places'
+import { layersOn } from './layers-on'
+import { isAlive, placeOf } from './places'
 import { type Layer, layerNumber } from './layer'
 import type { PullData } from './pull'
 import { type Sheet, sheetOf } from './sheet'
@@ -23,6 +24,8 @@ export function pullObjection(state: EditionState, layer: Layer, pull: PullLaid)
   if (state.closedAt !== null) return { rule: 'closed', message: 'The edition was closed before this pull arrived.' }
   if (layer.cutFurther)
     return { rule: 'cut-further', message: `The block has been cut further; ${layer.name} takes no more pulls.` }
+  if (layer.withoutPull && pull.kind === 'pull')
+    return { rule: 'without-pull', message: `${layer.name} is laid without a press; it takes no pulls.` }
   return sheetsObjection(state, layer, pull)
 }
 

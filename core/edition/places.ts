@@ -4,6 +4,8 @@ import type { Sheet } from './sheet'
 import { layerNumber } from './layer'
 import { livePullsOn, saidOn } from './pull'
 import { standardWord } from './standards'
+import { stepsLeft } from './finishing'
+import { isComplete, layersOn } from './layers-on'
 import { worst, type ProofKind, type Verdict } from '../print/verdicts'
 
 /** Where one sheet is. Every sheet is in exactly one place. */
@@ -22,27 +24,12 @@ export type Place =
   | { kind: 'doubtful'; layer: number }
   /** Misses a layer whose block has been cut further: it can never become a print. */
   | { kind: 'left behind'; layer: number }
-  | { kind: 'good'; curated: boolean }
+  /** Every layer is on it; unfinished while it lacks a step after the press and nobody has curated it. */
+  | { kind: 'good'; curated: boolean; isUnfinished: boolean }
 
 /** The verdict that stands on a sheet: the curator's if there is one, else the harshest of its live pulls. */
 export function standingVerdict(state: EditionState, sheet: Sheet): Verdict {
   return sheet.curated?.verdict ?? worst(livePullsOn(state, sheet).map((pull) => saidOn(state, pull, sheet).verdict))
-}
-
-/** Ids of the layers that are on a sheet, in the order they were pulled. */
-export function layersOn(state: EditionState, sheet: Sheet): string[] {
-  return livePullsOn(state, sheet)
-    .filter((pull) => pull.kind === 'pull')
-    .map((pull) => pull.layerId)
-}
-
-export function hasEveryLayer(state: EditionState, sheet: Sheet): boolean {
-  return isComplete(state, layersOn(state, sheet))
-}
-
-/** True when those are all the layers of the edition. */
-export function isComplete({ layers }: Pick<EditionState, 'layers'>, on: readonly string[]): boolean {
-  return layers.length > 0 && layers.every((layer) => on.includes(layer.id))
 }
 
 /** Where a sheet is now. */
@@ -51,7 +38,8 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
   if (sheet.destroyed) return { kind: 'destroyed' }
   const pulls = livePullsOn(state, sheet)
   const on = pulls.filter((pull) => pull.kind === 'pull')
-  const reached = Math.max(0, ...on.map((pull) => layerNumber(state, pull.layerId)))
+  const layers = layersOn(state, sheet)
+  const reached = Math.max(0, ...layers.map((id) => layerNumber(state, id)))
   const verdict = standingVerdict(state, sheet)
   const other = pulls.find((pull) => pull.kind !== 'pull')
   if (sheet.spoiled) return { kind: 'reject', layer: reached, faults: [sheet.spoiled.fault] }
@@ -72,13 +60,17 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
       faults: [...new Set(on.flatMap((pull) => saidOn(state, pull, sheet).faults))],
     }
   if (sheet.mark) return { kind: 'marked', series: sheet.mark.series, number: sheet.mark.number, signed: sheet.signed }
-  const missed = state.layers.findIndex((layer) => layer.cutFurther && !on.some((pull) => pull.layerId === layer.id))
+  const missed = state.layers.findIndex((layer) => layer.cutFurther && !layers.includes(layer.id))
   if (missed >= 0) return { kind: 'left behind', layer: missed + 1 }
-  if (on.length === 0) return { kind: 'blank' }
+  if (layers.length === 0) return { kind: 'blank' }
   if (verdict === 'doubtful') return { kind: 'doubtful', layer: reached }
-  if (hasEveryLayer(state, sheet)) return { kind: 'good', curated: sheet.curated !== null }
-  const last = on.at(-1)!
-  return sheet.dry.includes(last.layerId) ? { kind: 'waiting', layer: reached + 1 } : { kind: 'drying', layer: reached }
+  if (isComplete(state, layers)) {
+    const isUnfinished = sheet.curated === null && stepsLeft(state, sheet).length > 0
+    return { kind: 'good', curated: sheet.curated !== null, isUnfinished }
+  }
+  return sheet.dry.includes(state.layers[reached - 1]!.id)
+    ? { kind: 'waiting', layer: reached + 1 }
+    : { kind: 'drying', layer: reached }
 }
 
 /** Where a sheet is, the layers on it, and how it stands. */

@@ -14,6 +14,10 @@ export interface Sheet {
   lotName: string
   /** Live pulls on it, oldest first. */
   pulls: string[]
+  /** Layers laid on it without a pull. */
+  laid: string[]
+  /** Steps after the press that it has been through, by their keys. */
+  finished: string[]
   /** Layers on it that a person has declared dry: a layer pulled again has to dry again. */
   dry: string[]
   spoiled: { fault: string; reason: string } | null
@@ -52,6 +56,8 @@ export function blankSheet(id: number, lotId: string, lotName: string): Sheet {
     lotId,
     lotName,
     pulls: [],
+    laid: [],
+    finished: [],
     dry: [],
     spoiled: null,
     curated: null,

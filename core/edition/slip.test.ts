@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { countEdition } from './count'
-import { layersOn, placeOf } from './places'
+import { layersOn } from './layers-on'
+import { placeOf } from './places'
 import { slipMoves } from './slip'
 
 const reason = 'two sheets stuck together'

@@ -1,7 +1,8 @@
 import { type Refused, refuse } from '../ground/refusal'
 import { takeOffSheets } from './edit'
 import { layerNumber, layerOf } from './layer'
-import { isLive, livePullsOn, type Pull, pullOf } from './pull'
+import { carriesLater } from './layers-on'
+import { isLive, type Pull, pullOf } from './pull'
 import { sheetOf } from './sheet'
 import { stackFor } from './stack'
 import type { EditionState } from './state'
@@ -75,7 +76,7 @@ function heldWhere(state: EditionState, pull: Pull): Refused | null {
   if (sheet.parts.length > 0)
     return refuse('split', `Sheet ${sheet.id} has been cut apart; its pull belongs to every part.`)
   const number = layerNumber(state, pull.layerId)
-  return livePullsOn(state, sheet).some((other) => layerNumber(state, other.layerId) > number)
+  return carriesLater(state, sheet, number)
     ? refuse('later-layer', `Sheet ${sheet.id} carries a later layer. Void that pull first.`)
     : null
 }

@@ -1,3 +1,4 @@
+import { type FinishingPlan, noFinishing } from '../finish/plan'
 import type { Doer } from '../ground/envelope'
 import type { OverprintPlan } from '../ink/roll-up'
 import type { PiecePlan } from '../paper/piece'
@@ -24,6 +25,13 @@ export interface Adjustment {
   afterPull: number
   at: string
   voided: boolean
+}
+
+/** Prints that went through one step together. */
+export interface FinishEntry {
+  step: string
+  sheets: number
+  at: string
 }
 
 /** A block as the edition has it in hand. */
@@ -68,6 +76,10 @@ export interface EditionState {
   touchTests: TouchTest[]
   /** Where faults were seen, each as it was said last. */
   faultPlaces: FaultPlace[]
+  /** What is done with the prints after the press. */
+  finishing: FinishingPlan
+  /** When steps after the press were done on how many prints, oldest first. */
+  finishLog: FinishEntry[]
   /** Size of each series once numbers were given. */
   seriesSize: Partial<Record<Series, number>>
   amendments: ({ size: number; reason: string; at: string } & Doer)[]
@@ -105,6 +117,8 @@ export function emptyEdition(stream: string): EditionState {
     trials: [],
     touchTests: [],
     faultPlaces: [],
+    finishing: noFinishing,
+    finishLog: [],
     seriesSize: {},
     amendments: [],
     startedAt: '',

@@ -1,6 +1,8 @@
-import { isAlive, isComplete, type Standing, standingOf } from './places'
+import { isComplete } from './layers-on'
+import { isAlive, type Standing, standingOf } from './places'
 import { rowOf } from './count-rows'
 import { layerNumber } from './layer'
+import { stepsLeft } from './finishing'
 import { isLive, livePullsOn, type Pull, pullOf, rememberPulls, saidOn } from './pull'
 import { carriersOf } from './sheet'
 import type { EditionState } from './state'
@@ -63,6 +65,7 @@ export function standings(state: EditionState): readonly Standing[] {
 function isComparable(before: EditionState, after: EditionState): boolean {
   return (
     before.layers === after.layers &&
+    before.finishing === after.finishing &&
     before.seriesSize === after.seriesSize &&
     before.sheets.length <= after.sheets.length &&
     before.pulls.length <= after.pulls.length
@@ -173,6 +176,10 @@ function sheetKeys(state: EditionState, standing: Standing): string[] {
   if (last !== undefined && isAlive(place) && !sheet.dry.includes(last)) keys.push('wet')
   if (sheetOddities(state, standing).length > 0) keys.push('odd sheet')
   if (sheet.curated?.verdict === 'good') keys.push('curated good')
+  if (isAlive(place) && isComplete(state, layers)) {
+    keys.push('printed')
+    if (stepsLeft(state, sheet).length === 0) keys.push('finished off')
+  }
   if (sheet.mark && !sheet.destroyed?.replaceable) keys.push(`number ${sheet.mark.series} ${sheet.mark.number}`)
   return [...keys, ...stackKeys(state, standing), ...passKeys(state, standing), ...proofKeys(state, standing)]
 }

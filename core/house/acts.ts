@@ -12,18 +12,22 @@ import { cutFurther } from '../edition/acts/cut-further'
 import { declareDry } from '../edition/acts/declare-dry'
 import { destroyPrint } from '../edition/acts/destroy-print'
 import { drawRegister } from '../edition/acts/draw-register'
+import { finishSheets } from '../edition/acts/finish-sheets'
 import { findExposure } from '../edition/acts/find-exposure'
 import { giveNumbers } from '../edition/acts/give-numbers'
 import { judgeProof } from '../edition/acts/judge-proof'
 import { gradePull } from '../edition/acts/grade-pull'
 import { judgePull } from '../edition/acts/judge-pull'
 import { judgeSheet } from '../edition/acts/judge-sheet'
+import { layLayer } from '../edition/acts/lay-layer'
 import { layIn } from '../edition/acts/lay-in'
+import { liftLayer } from '../edition/acts/lift-layer'
 import { lockUp } from '../edition/acts/lock-up'
 import { mendSlip } from '../edition/acts/mend-slip'
 import { namePrinters } from '../edition/acts/name-printers'
 import { placeFault } from '../edition/acts/place-fault'
 import { planBlend } from '../edition/acts/plan-blend'
+import { planFinishing } from '../edition/acts/plan-finishing'
 import { planOverprint } from '../edition/acts/plan-overprint'
 import { planPiece } from '../edition/acts/plan-piece'
 import { prepareBlock } from '../edition/acts/prepare-block'
@@ -34,6 +38,7 @@ import { reopen } from '../edition/acts/reopen'
 import { restorePull } from '../edition/acts/restore-pull'
 import { setInkedShare } from '../edition/acts/set-inked-share'
 import { setPress } from '../edition/acts/set-press'
+import { setWithoutPull } from '../edition/acts/set-without-pull'
 import { setRollUp } from '../edition/acts/set-roll-up'
 import { setZones } from '../edition/acts/set-zones'
 import { setDrying } from '../edition/acts/set-drying'
@@ -124,6 +129,7 @@ const editionActs = [
   drawRegister,
   settlePaper,
   lockUp,
+  setWithoutPull,
   sharePiece,
   setRollUp,
   setInkedShare,
@@ -154,6 +160,10 @@ const editionActs = [
   recoverSheet,
   splitSheet,
   cutApart,
+  layLayer,
+  liftLayer,
+  planFinishing,
+  finishSheets,
   curate,
   giveNumbers,
   withdrawNumbers,

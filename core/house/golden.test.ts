@@ -22,6 +22,7 @@ const versions = [
   'version-6',
   'version-7',
   'version-8',
+  'version-9',
 ]
 const events = versions.flatMap(eventsOf)
 

@@ -1,5 +1,5 @@
+import type { Box } from '../drawing/box'
 import type { Point } from '../drawing/shapes'
-import type { Box } from './registration'
 
 /** A block beside the first on the same jig: a part of a sawn block, a block of its own, or one more image of the sheet. */
 export interface NamedOutline {

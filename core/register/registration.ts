@@ -1,3 +1,4 @@
+import type { Box } from '../drawing/box'
 import { type Drawing, type Point, segment, type Shape, words } from '../drawing/shapes'
 import { factors, type Growth } from './growth'
 import { clashes, type NamedOutline } from './outlines'
@@ -5,13 +6,6 @@ import { clashes, type NamedOutline } from './outlines'
 /** Which comes to which: block face up with the paper laid on it, or the block set down on the paper. */
 export type Meeting = 'paper onto block' | 'block onto paper'
 export const meetings: readonly Meeting[] = ['paper onto block', 'block onto paper']
-
-export interface Box {
-  left: number
-  top: number
-  width: number
-  height: number
-}
 
 /** Top and foot lines and a mat window that the editions of a series share, so that they hang together. mm. */
 export interface SeriesFormat {

@@ -45,6 +45,7 @@ export function gateOf(stack: Stack, place: number, plan: Reckoning, record: Sho
     each: Array.from(chances.of.subarray(0, waiting + 1), (chance, pulls) => ({ pulls, chance })),
     laterProofs: stack.layers
       .slice(place + 1)
+      .filter(({ isPulled }) => isPulled)
       .reduce(
         (sum, { isBegun, proofed }, i) =>
           sum + (isBegun ? 0 : Math.max(0, proofsOfLayer(place + 2 + i, record) - proofed)),

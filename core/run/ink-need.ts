@@ -20,7 +20,7 @@ import type { Course } from '../plan/odds'
 import { type EditionPlan, goal } from '../plan/plan'
 import type { ShopRecord } from '../plan/shop-record'
 import { courseFrom } from '../plan/start'
-import { courseOf, stackOf } from './outlook'
+import { courseOf, layersPulled, stackOf } from './outlook'
 import { sheetsToStart, startCourse } from './sheets-to-start'
 
 /** Pulls that use ink beside those on the edition's sheets, until this edition's own show otherwise. */
@@ -47,7 +47,7 @@ export interface PullsToCome {
 
 /** What the sheets of a plan meet before any is torn. */
 function courseAnew(state: EditionState, plan: EditionPlan, record: ShopRecord, confidence: number): Course {
-  const layers = Math.max(state.layers.length, plan.layersPlanned)
+  const layers = layersPulled(state, plan.layersPlanned)
   const start = sheetsToStart(plan, layers, record, null, confidence).sheets ?? goal(plan)
   return courseFrom(startCourse(plan, layers, record, null), start)
 }
@@ -60,9 +60,10 @@ export function pullsToCome(
 ): PullsToCome {
   const plan = state.plan
   const place = layerNumber(state, layerId) - 1
-  if (!plan || place < 0) return { sheets: 0, warmUps: 0, proofs: 0 }
+  if (!plan || place < 0 || state.layers[place]!.withoutPull) return { sheets: 0, warmUps: 0, proofs: 0 }
+  const pulledBefore = state.layers.slice(0, place).filter(({ withoutPull }) => !withoutPull).length
   const course = state.made === 0 ? courseAnew(state, plan, record, confidence) : courseOf(stackOf(state), plan, record)
-  const sheets = Math.round(expected(course).pulls[place]!)
+  const sheets = Math.round(expected(course).pulls[pulledBefore]!)
   const done = state.pulls.filter((pull) => isLive(pull) && pull.layerId === layerId)
   const count = (kind: string) => done.filter((pull) => pull.kind === kind).length
   const begun = count('pull') > 0

@@ -28,6 +28,8 @@ export interface Stack {
 /** One layer as the stack in hand has it. */
 export interface LayerInHand {
   waiting: number
+  /** False of a layer that is laid without a press: nothing is lost there as at a press, and it takes no proofs. */
+  isPulled: boolean
   /** True once it is being pulled: it needs no more proofs. */
   isBegun: boolean
   /** Sheets that its proofs took already. */
@@ -57,6 +59,7 @@ export function stackOf(state: EditionState, withDoubtful = true): Stack {
     const id = state.layers[i]?.id
     return {
       waiting: 0,
+      isPulled: !state.layers[i]?.withoutPull,
       isBegun: id !== undefined && tallied(state, `pulled ${id}`) > 0,
       proofed: id === undefined ? 0 : tallied(state, `proofed ${id}`),
     }
@@ -88,17 +91,28 @@ export type Reckoning = Parameters<typeof layerRate>[0] & Parameters<typeof fini
 
 /** What a stack has yet to come through, from the layer of that place on. */
 export function courseOf(stack: Stack, plan: Reckoning, record: ShopRecord, from = 0): Course {
+  const layers: { waiting: number; proofs: number }[] = []
+  // Sheets that wait for a layer without a pull have the next press before them as if it were laid.
+  let waitingBefore = 0
+  for (const [i, { waiting, isPulled, isBegun, proofed }] of stack.layers.slice(from).entries()) {
+    waitingBefore += waiting
+    if (!isPulled) continue
+    const proofs = isBegun ? 0 : Math.max(0, proofsOfLayer(from + i + 1, record) - proofed)
+    layers.push({ waiting: waitingBefore, proofs })
+    waitingBefore = 0
+  }
   return {
     rate: layerRate(plan, record, stack.printer, stack.own),
-    layers: stack.layers.slice(from).map(({ waiting, isBegun, proofed }, i) => ({
-      waiting,
-      proofs: isBegun ? 0 : Math.max(0, proofsOfLayer(from + i + 1, record) - proofed),
-    })),
-    printed: stack.printed,
+    layers,
+    printed: stack.printed + waitingBefore,
     finishing: finishingRate(plan, record),
     needed: stack.goal - stack.certain,
   }
 }
+
+/** Layers that are pulled at a press, those planned and not yet added too. */
+export const layersPulled = ({ layers }: EditionState, planned: number): number =>
+  Math.max(layers.length, planned) - layers.filter(({ withoutPull }) => withoutPull).length
 
 /** The chance that a stack reaches its goal. */
 export function chanceFor(stack: Stack, plan: Reckoning, record: ShopRecord): Chance {

@@ -56,8 +56,8 @@ describe('a gate', () => {
     const stack = stackOf(table.edition)
     expect(stack).toMatchObject({ goal: 6, certain: 0, printed: 0, own: { passed: 5, rejected: 0 } })
     expect(stack.layers).toEqual([
-      { waiting: 9, isBegun: true, proofed: 0 },
-      { waiting: 5, isBegun: false, proofed: 0 },
+      { waiting: 9, isPulled: true, isBegun: true, proofed: 0 },
+      { waiting: 5, isPulled: true, isBegun: false, proofed: 0 },
     ])
     const at = (confidence: number) => gateOf(stack, 0, table.edition.plan!, noRecord, confidence)
     const { waiting, cutNow, pulledFirst, morePulls } = at(0.9)
@@ -78,7 +78,7 @@ describe('a gate', () => {
     const chance = () => gateOf(stackOf(proofed.edition), 0, proofed.edition.plan!, noRecord, 0.9).cutNow
     const before = chance()
     for (const sheet of [1, 2]) proofed.pull(sheet, { kind: 'proof', layerId: slate })
-    expect(stackOf(proofed.edition).layers[1]).toEqual({ waiting: 7, isBegun: false, proofed: 2 })
+    expect(stackOf(proofed.edition).layers[1]).toEqual({ waiting: 7, isPulled: true, isBegun: false, proofed: 2 })
     expect(chance()).toBeCloseTo(before, 9)
   })
 

@@ -1,9 +1,32 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
+import {
+  type Chop,
+  type FinishingPlan,
+  type HandColour,
+  mostColours,
+  mostInBatch,
+  type WashTrial,
+  washTrials,
+} from '#core/finish/plan'
 import { allSeries, type Series } from '#core/print/series'
 import { type Verdict, verdicts } from '#core/print/verdicts'
 import { Nested } from './nested'
+import { OrNull } from './or-null'
 
 export class NameSheet {
   @IsInt() @Min(1) @Max(20_000) sheetId!: number
@@ -54,4 +77,40 @@ export class CloseEdition {
 
 export class Reason {
   @IsString() @MaxLength(500) reason!: string
+}
+
+class HandColourNamed implements HandColour {
+  @IsString() @Length(1, 64) id!: string
+  @IsString() @MaxLength(60) name!: string
+}
+
+class ChopPlaced implements Chop {
+  @IsIn(['blind', 'inked']) kind!: Chop['kind']
+  @IsNumber() @Min(0) @Max(5000) left!: number
+  @IsNumber() @Min(0) @Max(5000) top!: number
+  @IsNumber() @Min(0) @Max(500) width!: number
+  @IsNumber() @Min(0) @Max(500) height!: number
+}
+
+class FinishingGiven implements FinishingPlan {
+  @IsArray()
+  @ArrayMaxSize(mostColours)
+  @ValidateNested({ each: true })
+  @Type(() => HandColourNamed)
+  colours!: HandColourNamed[]
+  @IsInt() @Min(1) @Max(mostInBatch) batch!: number
+  @IsIn(washTrials) wash!: WashTrial
+  @IsBoolean() flatten!: boolean
+  @IsBoolean() trim!: boolean
+  @OrNull() @Nested(() => ChopPlaced) chop!: ChopPlaced | null
+}
+
+export class PlanFinishing {
+  @Nested(() => FinishingGiven) finishing!: FinishingGiven
+}
+
+export class FinishSheets {
+  @IsString() @Length(1, 80) step!: string
+  @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
+  @IsBoolean() isDone!: boolean
 }

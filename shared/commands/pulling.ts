@@ -165,6 +165,18 @@ export class NameSheets {
   @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
 }
 
+export class SetWithoutPull extends NameLayer {
+  @IsBoolean() withoutPull!: boolean
+}
+
+export class LayLayer extends NameSheets {
+  @IsString() @Length(1, 64) layerId!: string
+}
+
+export class LiftLayer extends LayLayer {
+  @IsString() @MaxLength(500) reason!: string
+}
+
 export class SharePiece extends NameSheets {
   @IsInt() @Min(2) @Max(mostImages) images!: number
 }

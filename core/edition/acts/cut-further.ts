@@ -21,6 +21,8 @@ export const cutFurther = defineAct(edition, 'cut-further', theirsSignedOff, {
   rule: ({ edition }, data: Cut) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
+    if (layer.withoutPull)
+      return refuse('without-pull', `${layer.name} is laid without a press; there is no block of it to cut.`)
     return layer.cutFurther
       ? refuse('cut-already', 'This block has been cut further already.')
       : [blockCutFurther.on(edition, data)]

@@ -31,7 +31,10 @@ export const declareDry = defineAct(edition, 'declare-dry', theirs, {
     if (!layer) return unknownLayer()
     const bare = data.sheetIds.find((id) => {
       const sheet = sheetOf(edition, id)
-      return !sheet || !livePullsOn(edition, sheet).some((pull) => pull.layerId === layer.id)
+      const isOn =
+        sheet &&
+        (sheet.laid.includes(layer.id) || livePullsOn(edition, sheet).some((pull) => pull.layerId === layer.id))
+      return !isOn
     })
     if (bare !== undefined) return refuse('not-printed', `Sheet ${bare} does not carry ${layer.name}.`, 'sheetIds')
     return data.sheetIds.length === 0

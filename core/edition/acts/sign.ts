@@ -1,9 +1,8 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
-import { layerNumber } from '../layer'
-import { hasEveryLayer, standingVerdict } from '../places'
-import { livePullsOn } from '../pull'
+import { hasEveryLayer } from '../layers-on'
+import { standingVerdict } from '../places'
 import { unknownSheet } from '../refusals'
 import { type Sheet, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
@@ -37,9 +36,6 @@ function signingFault(state: EditionState, sheet: Sheet): Refused | null {
   if (!hasEveryLayer(state, sheet)) return refuse('layers-missing', `Sheet ${sheet.id} does not carry every layer yet.`)
   if (!sheet.curated || standingVerdict(state, sheet) !== 'good')
     return refuse('not-curated-good', `Sheet ${sheet.id} is not curated good.`)
-  const last = livePullsOn(state, sheet).reduce((a, b) =>
-    layerNumber(state, b.layerId) > layerNumber(state, a.layerId) ? b : a,
-  )
-  if (sheet.dry.includes(last.layerId)) return null
+  if (sheet.dry.includes(state.layers.at(-1)!.id)) return null
   return refuse('not-dry', `Nobody has said that sheet ${sheet.id} is dry. Declare the last layer dry, then sign.`)
 }

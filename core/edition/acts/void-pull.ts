@@ -2,7 +2,8 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editPull, takeOffSheets } from '../edit'
 import { layerNumber } from '../layer'
-import { livePullsOn, type PullData, pullOf } from '../pull'
+import { carriesLater } from '../layers-on'
+import { type PullData, pullOf } from '../pull'
 import { isNumbered, unknownPull } from '../refusals'
 import { sheetOf } from '../sheet'
 import { standardWord } from '../standards'
@@ -50,7 +51,7 @@ function heldBySheet(state: EditionState, pull: PullData): Refused | null {
     if (sheet.signed) return refuse('signed', `Sheet ${id} is signed. Withdraw the signature first, with a reason.`)
     if (sheet.mark) return isNumbered(sheet)
     if (sheet.parts.length > 0) return refuse('split', `Sheet ${id} has been split; this pull belongs to both halves.`)
-    if (livePullsOn(state, sheet).some((other) => layerNumber(state, other.layerId) > number))
+    if (carriesLater(state, sheet, number))
       return refuse('later-layer', `Sheet ${id} carries a later layer. Void that pull first.`)
   }
   return null

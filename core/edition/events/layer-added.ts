@@ -28,6 +28,7 @@ export const layerAdded = defineEvent(edition, 'layer-added', (state, data: Laye
       setups: [],
       settling: asTorn,
       drying: dryingDefaults,
+      withoutPull: false,
       cutFurther: false,
     }),
   }),

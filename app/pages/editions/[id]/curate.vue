@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { layersOn, placeOf, standingVerdict } from '#core/edition/places'
+import { layersOn } from '#core/edition/layers-on'
+import { placeOf, standingVerdict } from '#core/edition/places'
 import { inOrder } from '#core/edition/allocate'
 import { historyOf, kindOf } from '#core/edition/history'
 import type { Sheet } from '#core/edition/sheet'

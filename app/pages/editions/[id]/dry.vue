@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { layersOn } from '#core/edition/places'
+import { layersOn } from '#core/edition/layers-on'
 import { layerNumber } from '#core/edition/layer'
 import type { Moment } from '#core/drying/moments'
 import { figured } from '~/drawings/words'

@@ -3,6 +3,7 @@ import { evenMargins, imagesOn, oneImage, type PiecePlan, pieceSize, usualFoot }
 import { noEdges, usualStrip } from '#core/paper/tear-request'
 import type { TearPlan } from '#core/paper/tear-plan'
 import { goal } from '#core/plan/plan'
+import { layersPulled } from '#core/run/outlook'
 import { sheetsToStart } from '#core/run/sheets-to-start'
 import type { GivenOfPiece } from '~/composables/piece-margins'
 import { figured, percent } from '~/drawings/words'
@@ -40,8 +41,8 @@ const counting = ref(false)
 const changed = computed(() => !sameContent(piece.value, edition.state!.piece))
 const lot = computed(() => supplies.lots.find((known) => known.id === piece.value.lotId))
 const toStart = computed(() => {
-  const { plan, layers } = edition.state!
-  const count = Math.max(layers.length, plan!.layersPlanned)
+  const { plan } = edition.state!
+  const count = layersPulled(edition.state!, plan!.layersPlanned)
   return sheetsToStart(plan!, count, edition.record, session.person?.id ?? null, edition.studio.confidence)
 })
 const wanted = computed(() => toStart.value.sheets ?? goal(edition.state!.plan!))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { layersOn } from '#core/edition/places'
+import { layersOn } from '#core/edition/layers-on'
 import { allocate, inOrder } from '#core/edition/allocate'
 import { pencilLine } from '#core/print/pencil-line'
 import { allSeries, type Series } from '#core/print/series'

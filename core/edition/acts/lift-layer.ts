@@ -1,0 +1,52 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { reasonMissing, refuse } from '../../ground/refusal'
+import { editSheet } from '../edit'
+import { layerNumber, layerOf } from '../layer'
+import { carriesLater } from '../layers-on'
+import { isNumbered, unknownLayer, unknownSheet } from '../refusals'
+import { sheetOf } from '../sheet'
+import { edition } from '../stream'
+import { theirs } from '../who'
+
+interface Lifted {
+  layerId: string
+  sheetIds: number[]
+  reason: string
+}
+
+const layerLifted = defineEvent(edition, 'layer-lifted', (state, { layerId, sheetIds }: Lifted) =>
+  sheetIds.reduce(
+    (lifted, id) =>
+      editSheet(lifted, id, (sheet) => ({
+        ...sheet,
+        laid: sheet.laid.filter((layer) => layer !== layerId),
+        dry: sheet.dry.filter((layer) => layer !== layerId),
+        curated: null,
+      })),
+    state,
+  ),
+)
+
+/** A layer was counted on sheets that do not carry it: it is taken off them again, with the reason. */
+export const liftLayer = defineAct(edition, 'lift-layer', theirs, {
+  events: [layerLifted],
+  rule: ({ edition }, data: Lifted) => {
+    const layer = layerOf(edition, data.layerId)
+    if (!layer) return unknownLayer()
+    if (data.sheetIds.length === 0) return refuse('no-sheet', 'Choose the sheets it is not on.', 'sheetIds')
+    for (const id of data.sheetIds) {
+      const sheet = sheetOf(edition, id)
+      if (!sheet) return unknownSheet(id)
+      if (sheet.parts.length > 0)
+        return refuse('split', `Sheet ${id} has been split; choose its parts instead.`, 'sheetIds')
+      if (!sheet.laid.includes(layer.id))
+        return refuse('not-on-it', `${layer.name} is not laid on sheet ${id}.`, 'sheetIds')
+      if (sheet.mark) return isNumbered(sheet)
+      if (carriesLater(edition, sheet, layerNumber(edition, layer.id)))
+        return refuse('later-layer', `Sheet ${id} carries a later layer. Take that off first.`, 'sheetIds')
+    }
+    return data.reason.trim() === ''
+      ? reasonMissing('Say in a few words how it came to be counted.')
+      : [layerLifted.on(edition, data)]
+  },
+})
