@@ -183,6 +183,12 @@ export class EditionInHand {
     return this
   }
 
+  /** Lay wet sheets into the next free slots of a rack. */
+  async rack(rackId: string, layer: number, sheetIds: number[]): Promise<this> {
+    await this.give('lay-in', { rackId, layerId: this.layers[layer]!, sheetIds, from: null })
+    return this
+  }
+
   async pull(layer: number, sheetId: number | null, more: Partial<CommandData<'pull'>> = {}): Promise<string> {
     const layerId = this.layers[layer]!
     const batch = this.batches.get(layerId)

@@ -1,3 +1,4 @@
+import { noFinishing } from '#core/finish/plan'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
 import { rollUpDefaults } from '#core/ink/roll-up'
@@ -79,7 +80,7 @@ export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promis
   await desk.give(by, `block:${block}`, 'cancel-block', { reason }, edition.at, 1)
 }
 
-/** A photopolymer print, all pulled and dry, waiting to be curated before its colouring. */
+/** A photopolymer print, all pulled and dry, being coloured by hand in batches of five. */
 export async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<void> {
   const edition = await new EditionInHand(desk, by, desk.now - 6 * day).start(
     { title: 'Tin Roofs', plan: plan('Merle Tarn', 15, { sizeSchool: 'counted', colouring: true }) },
@@ -112,10 +113,26 @@ export async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<
   await edition.prove(0, 2, 2)
   await edition.run(0, upTo(1, 22), { 7: 'd hickey', 12: 'r fill', 20: 'd pale' }, 4)
   await leave(edition.wait(20))
-  await edition.wait(2 * 24 * 60).dry(
-    0,
-    upTo(1, 22).filter((id) => id !== 12),
-  )
+  const good = upTo(1, 22).filter((id) => id !== 12)
+  await edition.wait(2 * 24 * 60).dry(0, good)
+  const colours = ['rust red', 'slate', 'pale yellow']
+  await edition.give('plan-finishing', {
+    finishing: {
+      ...noFinishing,
+      colours: colours.map((name, i) => ({ id: `c${i + 1}`, name })),
+      wash: 'holds',
+      flatten: true,
+      chop: { kind: 'blind', left: 8, top: 201, width: 10, height: 10 },
+    },
+  })
+  const batch = (number: number) => upTo(number * 5 - 4, Math.min(22, number * 5)).filter((id) => id !== 12)
+  const colour = (step: string, sheetIds: number[], minutes: number) =>
+    edition.wait(minutes).give('finish-sheets', { step, sheetIds, isDone: true })
+  await colour('colour c1', batch(1), 40)
+  await colour('colour c1', batch(2), 24)
+  await colour('colour c1', batch(3), 21)
+  await colour('colour c2', batch(1), 55)
+  await colour('colour c2', batch(2), 32)
 }
 
 /** A declared edition half signed. */

@@ -2,6 +2,7 @@ import { rollUpDefaults } from '#core/ink/roll-up'
 import { netLoftFirst, netLoftSecond, netLoftThird, printed } from './block-pictures'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
+import type { DemoRacks } from './racks'
 import { arrive } from './stations'
 import { packing, rollers, type Stores, underHand } from './stores'
 
@@ -9,7 +10,7 @@ const day = 24 * 60 * 60_000
 const hour = 60 * 60_000
 
 /** A four-layer reduction whose third layer is nearly through: the point of no return. */
-export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Promise<void> {
+export async function netLoftStairs(desk: Desk, by: string, stores: Stores, racks: DemoRacks): Promise<void> {
   const edition = await new EditionInHand(desk, by, desk.now - 16 * day).start(
     {
       title: 'Net Loft Stairs',
@@ -95,6 +96,8 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores): Pro
     { 5: 'd salt', 8: '+', 9: 'r salt', 17: '-', 18: 'r register', 21: 'd pale' },
     5,
   )
+  const wet = third.slice(0, 23).filter((_, i) => i !== 8 && i !== 17)
+  await edition.rack(racks.long, 2, wet)
 }
 
 /** Two blocks and a blended roll, still being proved. */

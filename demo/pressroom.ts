@@ -3,6 +3,7 @@ import type { Desk } from './desk'
 import { bakeryDoor, tideTable, tinRoofs } from './finished'
 import { ferryClock, netLoftStairs, slackWater, weighbridge } from './many-layers'
 import { eveningClass, harbourScales } from './one-layer'
+import { hangRacks } from './racks'
 import { equipStations } from './stations'
 import { rollers, stock } from './stores'
 
@@ -68,6 +69,7 @@ export async function fillPressroom(desk: Desk): Promise<void> {
     desk.now - 39 * day,
   )
   await equipStations(desk, manager, oona)
+  const racks = await hangRacks(desk, manager)
   await bakeryDoor(desk, manager, stores)
   await tideTable(desk, oona, stores)
   await tinRoofs(desk, merle, stores)
@@ -75,7 +77,7 @@ export async function fillPressroom(desk: Desk): Promise<void> {
   await ferryClock(desk, oona, stores)
   await eveningClass(desk, students, stores)
   await slackWater(desk, oona, stores)
-  await netLoftStairs(desk, manager, stores)
+  await netLoftStairs(desk, manager, stores, racks)
   await harbourScales(desk, merle, stores)
   const ration = await desk.give(
     instructor,

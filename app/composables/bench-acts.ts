@@ -31,6 +31,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
   /** What keeps a pull from being given now. Proofs and warm-up need neither paper nor a dry layer. */
   const hindrance = computed(() => shut.value || (edition.state ? ofPull(edition.state) : ''))
   function ofPull(state: EditionState): string {
+    if (bench.layer.value?.withoutPull) return 'This layer is laid on without a press: count its sheets under Pull.'
     if (bench.layer.value?.cutFurther) return 'The block is cut further; this layer takes no more pulls.'
     if (state.made === 0) return 'No paper is torn yet. Proofs go on newsprint.'
     if (bench.sheet.value === undefined) return 'No sheet waits for this layer.'

@@ -1,9 +1,5 @@
 import { computed, type Ref } from 'vue'
-import { conditionsOf } from '#core/edition/dries'
-import { layerOf } from '#core/edition/layer'
-import { isLive } from '#core/edition/pull'
-import { type Drying, dryingOf, factorOf, touchKey, addTouch } from '#core/drying/moments'
-import { touchRecordOf } from '#core/edition/touch-tests'
+import { drynessOf } from '#core/run/dryness'
 import { useEdition } from '~/stores/edition'
 import { useSupplies } from '~/stores/supplies'
 
@@ -15,18 +11,13 @@ export function useDrying(layerId: Ref<string>, now: Ref<number>) {
   const isDamp = computed(() => supplies.lots.find(({ id }) => id === edition.state?.piece?.lotId)?.damp ?? false)
   const told = computed(() => {
     const { state } = edition
-    const layer = state && layerOf(state, layerId.value)
-    const last = state?.pulls.findLast((pull) => pull.layerId === layerId.value && isLive(pull))
-    if (!state || !layer || !last) return null
-    const by = conditionsOf(state, layer, {
-      familyOf: (id) => supplies.batches.find((batch) => batch.id === id)?.family ?? null,
+    const room = {
+      familyOf: (id: string) => supplies.batches.find((batch) => batch.id === id)?.family ?? null,
       climate: edition.studio.climate ?? null,
       isDamp: isDamp.value,
-    })
-    const record = addTouch(edition.record.touch ?? {}, touchRecordOf(state))[touchKey(by.family, by.paper)]
-    const since = Date.parse(last.at)
-    const drying: Drying = dryingOf(by, factorOf(record))
-    return { by, drying, since, hours: (now.value - since) / 3600_000, tests: record?.tests ?? 0 }
+    }
+    const dryness = state && drynessOf(state, layerId.value, room, edition.record.touch ?? {})
+    return dryness && { ...dryness, hours: (now.value - dryness.since) / 3600_000 }
   })
   return { told, isDamp }
 }

@@ -100,6 +100,14 @@ export const screens: Record<string, ScreenHelp> = {
     says: 'When a layer is dry to the touch, fit to print on, to stack and to ship, as ranges. Touch a sheet and say what you found: the room learns how long its inks take.',
     words: [['fit to print on', 'the next layer takes without lifting it or beading on it']],
   },
+  'editions-id-finish': {
+    says: 'What is done with the prints after the press: colours by hand in batches, flattening, trimming, the chop. Each field of the grid is a batch at one step; a touch does the rest of it.',
+    keys: sentenceKeys,
+    words: [
+      ['batch', 'prints that lie on the table together, one colour after the other'],
+      ['chop', 'the small stamp of printer or studio'],
+    ],
+  },
   'editions-id-gate': {
     says: 'Before the block of a reduction is cut to its next state: which sheets are alive, which would be left behind, and what more pulls would buy. Once it is cut there is no way back but to start anew.',
     words: [['left behind', 'a sheet that lacks a layer which can never be pulled again'], words.doubtful],
@@ -117,6 +125,11 @@ export const screens: Record<string, ScreenHelp> = {
   },
   'ink-mix': {
     says: 'A recipe, weighed in at the scale pour by pour. Poured over, it says what to add to come out right.',
+  },
+  racks: {
+    says: 'Where sheets dry: racks, lines and shelves by their slots, with what each stack is fit for. Lay a wet stack in by one touch, take it out by another, and read the air it dries in.',
+    keys: sentenceKeys,
+    words: [['slot', 'a shelf of a rack, a peg of a line, a place on a shelf']],
   },
   presses: {
     says: 'The presses of the room, what is set up on each, and the packing drawer they share. Open one to find its zero, its setting and who used it.',

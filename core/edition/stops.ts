@@ -1,3 +1,4 @@
+import { stepsOf } from '../finish/plan'
 import { goal } from '../plan/plan'
 import type { EditionState } from './state'
 import { setupInForce } from './layer'
@@ -7,7 +8,7 @@ import { batOf } from './standards'
 import { tallied } from './tally'
 
 export type StopKey =
-  'plan' | 'block' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'dry' | 'curate' | 'sign' | 'close'
+  'plan' | 'block' | 'paper' | 'press' | 'ink' | 'prove' | 'pull' | 'dry' | 'finish' | 'curate' | 'sign' | 'close'
 
 export interface Stop {
   key: StopKey
@@ -70,11 +71,18 @@ function printing(edition: EditionState): Record<'prove' | 'pull' | 'dry', Told>
 }
 
 /** What is done with the prints: curated, signed, and the edition closed. */
-function finishing(edition: EditionState): Record<'curate' | 'sign' | 'close', Told> {
+function finishing(edition: EditionState): Record<'finish' | 'curate' | 'sign' | 'close', Told> {
   const { good, numbered, signed } = figures(edition)
   const curated = tallied(edition, 'curated good')
   const isClosed = edition.closedAt !== null
+  const [printed, finished] = [tallied(edition, 'printed'), tallied(edition, 'finished off')]
+  const isPlanned = stepsOf(edition.finishing).length > 0
   return {
+    finish: [
+      !isPlanned ? 'not planned' : printed > 0 ? `${finished} of ${printed}` : 'not yet',
+      isPlanned && printed > 0 && finished === printed && unfinished(edition) === 0,
+      finished > 0,
+    ],
     curate: [
       curated > 0 ? `${curated} good` : good > 0 ? `${good} to see` : 'not yet',
       curated > 0 && curated >= good,
@@ -94,6 +102,7 @@ const names: Record<StopKey, string> = {
   prove: 'Prove',
   pull: 'Pull',
   dry: 'Dry',
+  finish: 'Finish',
   curate: 'Curate',
   sign: 'Sign',
   close: 'Close',
@@ -108,7 +117,11 @@ export function stops(edition: EditionState): Stop[] {
     ...printing(edition),
     ...finishing(edition),
   }
-  return (Object.keys(names) as StopKey[]).map((key) => {
+  // What an edition does not need is absent.
+  const needed = (Object.keys(names) as StopKey[]).filter(
+    (key) => key !== 'finish' || edition.plan?.colouring || stepsOf(edition.finishing).length > 0,
+  )
+  return needed.map((key) => {
     const [figure, done, begun] = told[key]
     return { key, name: names[key], figure, state: done ? 'done' : begun ? 'open' : 'not yet' }
   })

@@ -16,6 +16,7 @@ import type { LotState } from '#core/stores/lot/state'
 import type { TubState } from '#core/stores/tub/state'
 import type { StationState } from '#core/station/state'
 import type { PressState } from '#core/stores/press/state'
+import type { RackState } from '#core/stores/rack/state'
 import { stateWord } from '#core/edition/stops'
 import { imagesOn, pieceSize } from '#core/paper/piece'
 import { goodAt, type Stack, stackOf } from '#core/run/outlook'
@@ -27,6 +28,7 @@ import type {
   EditionSummary,
   LotSummary,
   PressSummary,
+  RackSummary,
   StationSummary,
   TubSummary,
 } from '#shared/replies/replies'
@@ -162,6 +164,11 @@ function pressSummary(state: PressState): PressSummary {
   return { id: streamId(stream), ...press }
 }
 
+function rackSummary(state: RackState): RackSummary {
+  const { stream, ...rack } = state
+  return { id: streamId(stream), ...rack }
+}
+
 export function stationSummary(state: StationState): StationSummary {
   const { stream, ...station } = state
   return { id: streamId(stream), ...station }
@@ -217,6 +224,8 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
       )
     case 'press':
       return row((state as PressState).name, '', pressSummary(state as PressState))
+    case 'rack':
+      return row((state as RackState).name, '', rackSummary(state as RackState))
     case 'station':
       // A press has its own line.
       return row((state as StationState).name, '', stationSummary(state as StationState))

@@ -7,6 +7,7 @@ import type {
   EditionsReply,
   LotSummary,
   PressSummary,
+  RackSummary,
   StoresReply,
   TubSummary,
 } from '#shared/replies/replies'
@@ -79,15 +80,16 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
 }
 
 export async function readStores(room: Pressroom): Promise<StoresReply> {
-  const [lots, batches, tubs, presses, blocks, stations, studio] = await Promise.all([
+  const [lots, batches, tubs, presses, racks, blocks, stations, studio] = await Promise.all([
     summariesOf<LotSummary>(room.db.reader, 'lot'),
     summariesOf<BatchSummary>(room.db.reader, 'batch'),
     summariesOf<TubSummary>(room.db.reader, 'tub'),
     summariesOf<PressSummary>(room.db.reader, 'press'),
+    summariesOf<RackSummary>(room.db.reader, 'rack'),
     summariesOf<BlockSummary>(room.db.reader, 'block'),
     readStations(room),
     room.ledger.read<StudioState>('studio'),
   ])
   const { rollers, drawer, cleaners, careRules } = studio
-  return { lots, batches, tubs, presses, blocks, stations, rollers, drawer, cleaners, careRules }
+  return { lots, batches, tubs, presses, racks, blocks, stations, rollers, drawer, cleaners, careRules }
 }

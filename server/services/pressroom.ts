@@ -7,6 +7,8 @@ import { beginLineage, type Lineage, lineageOf } from '../database/lineage'
 import { migrate } from '../database/migrations'
 import { rebuildSummaries } from '../database/summaries'
 import { Backups } from './backups'
+import { roomSensor } from '../devices/room-sensor'
+import { HourlyAir } from './hourly-air'
 import { HandOuts } from './hand-outs'
 import { Ledger } from './ledger'
 import { LedgerCheck } from './ledger-check'
@@ -40,6 +42,7 @@ export interface Pressroom {
   check: LedgerCheck
   backups: Backups
   handOuts: HandOuts
+  hourlyAir: HourlyAir
   passBook: PassBook
   pulledLately: PulledLately
   pictures: Pictures
@@ -162,6 +165,8 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
   const people = new People(db, ledger, signIns)
   await people.load()
   const log = new SecurityLog(db)
+  const hourlyAir = new HourlyAir(ledger, people, roomSensor)
+  hourlyAir.start()
   const backups = new Backups(db.long, folder, () => ledger.reach)
   return {
     folder,
@@ -180,11 +185,13 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     check,
     backups,
     handOuts: new HandOuts(),
+    hourlyAir,
     passBook,
     pulledLately,
     pictures: new Pictures(folder),
     close: async () => {
       streams.close()
+      hourlyAir.stop()
       check.stop()
       backups.stop()
       live.close()

@@ -48,7 +48,7 @@ async function shortPaper(room: Pressroom, open: readonly EditionSummary[]): Pro
 function sheetsFor({ piece, toStart, made, impressions }: EditionSummary, lot: LotSummary): number {
   if (!piece || !toStart || impressions > 0) return 0
   const perSheet = piecesPerSheet(lot, piece, piece.strip)
-  return perSheet === 0 ? 0 : Math.ceil(Math.max(0, toStart.sheets - made) / perSheet)
+  return perSheet === 0 ? 0 : Math.ceil(Math.max(0, toStart.sheets - made) / (perSheet * piece.images))
 }
 
 /** The floor is read at every stroke, the search of a tear takes some milliseconds: what was found is kept. */

@@ -11,6 +11,9 @@ import type { BlockState } from '#core/stores/block/state'
 import type { ShopRecord } from '#core/plan/shop-record'
 import type { LotState } from '#core/stores/lot/state'
 import type { DrawerPiece } from '#core/press/drawer'
+import type { RackState } from '#core/stores/rack/state'
+import type { RoomAirState } from '#core/stores/climate/state'
+import type { Drying } from '#core/drying/moments'
 import type { PressState, PressUse } from '#core/stores/press/state'
 import type { TubCondition, TubState } from '#core/stores/tub/state'
 import type { Roller } from '#core/ink/roller'
@@ -218,6 +221,7 @@ export interface StationReply {
   sessions: PastSession[]
 }
 
+export type RackSummary = Omit<RackState, 'stream'> & { id: string }
 export type PressSummary = Omit<PressState, 'stream'> & { id: string }
 
 export interface StoresReply {
@@ -225,6 +229,7 @@ export interface StoresReply {
   batches: BatchSummary[]
   tubs: TubSummary[]
   presses: PressSummary[]
+  racks: RackSummary[]
   blocks: BlockSummary[]
   rollers: Roller[]
   drawer: DrawerPiece[]
@@ -277,6 +282,51 @@ export interface ScaleReading {
   grams: number | null
   steady: boolean
   simulated: boolean
+}
+
+/** What the room sensor shows: °C and per cent; null while it is unplugged. */
+export interface AirReading {
+  temperature: number | null
+  humidity: number | null
+  simulated: boolean
+}
+
+/** A stack of one layer that lies in a rack. */
+export interface RackedStack {
+  rackId: string
+  editionId: string
+  title: string
+  layerId: string
+  layerName: string
+  slots: number[]
+  sheets: number
+  /** When the last of its sheets was laid in. */
+  laidAt: string
+  /** When its last pull was, ms; null for a layer laid without one. */
+  since: number | null
+  drying: Drying | null
+  /** Somebody has said that it is dry. */
+  isDry: boolean
+  /** A later layer is on it: it has been printed on since. */
+  isPrintedOn: boolean
+}
+
+/** Sheets that dry and lie in no rack. */
+export interface StackToLay {
+  editionId: string
+  title: string
+  layerId: string
+  layerName: string
+  sheetIds: number[]
+}
+
+export interface RacksReply {
+  racks: RackSummary[]
+  stacks: RackedStack[]
+  toLay: StackToLay[]
+  air: RoomAirState
+  /** The reading everything is reckoned by now. */
+  climate: StudioState['climate']
 }
 
 /** What a press's gauge shows: how high each end of the roller stands over zero, mm; null while it is unplugged. */

@@ -43,6 +43,17 @@ const lockedUp = useFollowing(
   () => props.layer.id,
 )
 const lockUp = () => giving(() => edition.give('lock-up', { layerId: props.layer.id, images: lockedUp.value.images }))
+/** At a press, or laid on without one: gilding, paper coloured before. */
+const ways = [
+  { value: 'pulled', title: 'pulled' },
+  { value: 'laid', title: 'laid on without a press' },
+]
+const laid = useFollowing(
+  () => ({ how: props.layer.withoutPull ? 'laid' : 'pulled' }),
+  () => props.layer.id,
+)
+const saveWay = () =>
+  giving(() => edition.give('set-without-pull', { layerId: props.layer.id, withoutPull: laid.value.how === 'laid' }))
 const save = () =>
   giving(() =>
     edition.give('change-layer', { layerId: props.layer.id, blocks: [...props.layer.blocks], ...form.value }),
@@ -89,7 +100,7 @@ const save = () =>
           :words="orders.find(({ value }) => value === form.stackOrder)!.title"
           :disabled="disabled"
           @kept="save" /></template
-      ><template v-if="images > 1"
+      ><template v-if="images > 1 && !layer.withoutPull"
         >, one pull prints
         <SaidValue
           v-model="lockedUp.images"
@@ -99,7 +110,16 @@ const save = () =>
           :words="`${lockedUp.images === 1 ? 'one' : lockedUp.images} of the ${images} images`"
           :disabled="disabled"
           @kept="lockUp" /></template
-      ><template v-if="layer.cutFurther">; the block is cut further</template></span
+      >,
+      <SaidValue
+        v-model="laid.how"
+        :label="`How layer ${number} comes on`"
+        kind="choice"
+        :options="ways"
+        :words="ways.find(({ value }) => value === laid.how)!.title"
+        :disabled="disabled"
+        @kept="saveWay"
+      /><template v-if="layer.cutFurther">; the block is cut further</template></span
     >
     <span class="through">{{ through }}</span>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>

@@ -114,6 +114,8 @@ const hoursWords = (hours: number) =>
             >Declare {{ figured(undried.length, 'sheet') }} dry</VBtn
           >
           <span v-else-if="undried.length === 0" class="soft">Every sheet of this layer is declared dry.</span>
+          <VBtn class="quiet" to="/racks">To the racks</VBtn
+          ><VBtn class="quiet" :to="`/editions/${edition.id}/finish`">After the press</VBtn>
         </div>
       </template>
     </section>

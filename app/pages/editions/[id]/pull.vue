@@ -2,7 +2,6 @@
 import { doerWords } from '#core/ground/envelope'
 import { routineWords } from '#core/ink/roll-up'
 import { pullsFor } from '#core/edition/lock-up'
-import { placeOf } from '#core/edition/places'
 import { stackFor } from '#core/edition/stack'
 import { pullOf } from '#core/edition/pull'
 import { setupInForce } from '#core/edition/layer'
@@ -19,7 +18,6 @@ const session = useSession()
 const { layerId, layer } = useLayerChoice()
 const chosen = ref<string | null>(null)
 const { busy, fault, giving } = useGiving()
-const sheet = ref<number | null>(null)
 const settling = ref<Record<string, { sheetId: string; reason: string }>>({})
 
 const state = computed(() => edition.state!)
@@ -51,11 +49,6 @@ const gate = computed(() => {
   const place = state.value.layers.findIndex((l) => l.id === layerId.value)
   return gateOf(stackOf(state.value), place, state.value.plan!, edition.record, edition.studio.confidence)
 })
-const spoilable = computed(() =>
-  state.value.sheets.filter((s) =>
-    ['blank', 'waiting', 'drying', 'doubtful', 'good', 'left behind'].includes(placeOf(state.value, s).kind),
-  ),
-)
 const setting = computed(() => (layer.value ? setupInForce(layer.value) : null))
 
 const settlement = (id: string) => (settling.value[id] ??= { sheetId: '', reason: '' })
@@ -68,13 +61,6 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
       reason: settlement(pullId).reason,
     }),
   )
-const spoil = async () => {
-  if (
-    sheet.value !== null &&
-    (await edition.tap('spoil-sheet', { sheetId: sheet.value, fault: 'handling', reason: '' }))
-  )
-    sheet.value = null
-}
 </script>
 
 <template>
@@ -124,7 +110,8 @@ const spoil = async () => {
           }}
         </p>
       </div>
-      <template v-if="strokes.length > 0">
+      <LaidLayer v-if="layer?.withoutPull" :layer="layer" />
+      <template v-else-if="strokes.length > 0">
         <TallyDrawing v-model:chosen="chosen" :strokes="strokes" :cell="22" :tall="2.8" :label="layer?.name" />
         <div class="figures">
           <span
@@ -189,17 +176,7 @@ const spoil = async () => {
         >
       </p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <OpenForm @submit.prevent="spoil">
-        <div class="spoil">
-          <VSelect
-            v-model="sheet"
-            label="A sheet was spoiled off the press"
-            placeholder="which"
-            :items="spoilable.map((s) => ({ value: s.id, title: `sheet ${s.id}` }))"
-          />
-          <VBtn class="quiet" type="submit" :disabled="sheet === null">Spoil it</VBtn>
-        </div>
-      </OpenForm>
+      <SpoilSheet />
     </section>
     <section v-if="voided.length > 0" class="part">
       <div class="part-head">
@@ -232,14 +209,6 @@ const spoil = async () => {
 .gate {
   margin-top: 14px;
   max-width: 64ch;
-}
-.spoil {
-  display: grid;
-  grid-template-columns: 260px auto;
-  gap: 20px;
-  align-items: end;
-  justify-content: start;
-  margin-top: 18px;
 }
 .dispute {
   display: grid;

@@ -1,0 +1,15 @@
+/** Slots as one says them: “slot 4”, “slots 1 to 12 and 20”. */
+export function slotWords(slots: readonly number[]): string {
+  const runs: [number, number][] = []
+  for (const slot of [...slots].sort((a, b) => a - b)) {
+    const last = runs.at(-1)
+    if (last && last[1] === slot - 1) last[1] = slot
+    else runs.push([slot, slot])
+  }
+  const words = runs.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`))
+  const said = words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : words.join('')
+  return `${slots.length === 1 ? 'slot' : 'slots'} ${said}`
+}
+
+/** Shelves that stand above one another before the next column begins. */
+export const shelvesAColumn = 20

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { batchesOf, sheetLaidOut } from '#core/edition/finishing'
+import { finishingStanding } from '#core/run/finishing-left'
+import { stepsOf } from '#core/finish/plan'
+import { howLong } from '~/drawings/words'
+
+/** After the press: colours by hand in batches, flattening, trimming, the chop; as a grid that shows what is left. */
+const edition = useEdition()
+const supplies = useSupplies()
+onMounted(() => void supplies.load().catch(() => {}))
+const state = computed(() => edition.state!)
+const steps = computed(() => stepsOf(state.value.finishing))
+const batches = computed(() => batchesOf(state.value))
+const standing = computed(() => finishingStanding(state.value))
+const disabled = computed(() => !!state.value.closedAt || !edition.isTheirs)
+const answer = computed(() => {
+  const { finished, of, minutesLeft } = standing.value
+  if (of === 0) return 'No print carries every layer yet.'
+  if (finished === of) return of === 1 ? 'The print is finished.' : `All ${of} prints are finished.`
+  const left = minutesLeft ? `, ${howLong(minutesLeft)} still` : ''
+  return `${finished} of ${of} prints are finished${left}.`
+})
+</script>
+
+<template>
+  <div>
+    <section class="part">
+      <TeachStep v-if="steps.length === 0"
+        ><span class="soft">Say below what is done, and the grid is drawn here.</span></TeachStep
+      >
+      <template v-else>
+        <p class="spoken">{{ answer }}</p>
+        <FinishGrid :steps="standing.steps" :batches="batches" :disabled="disabled" />
+      </template>
+    </section>
+    <section class="part" aria-label="What is done after the press">
+      <div class="part-head"><h2>What is done</h2></div>
+      <FinishPlan :laid="sheetLaidOut(state)" :disabled="disabled" />
+    </section>
+    <section v-if="!disabled && batches.length > 0" class="part" aria-label="Lost after the press">
+      <SharedPaper />
+      <SpoilSheet />
+    </section>
+  </div>
+</template>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { roomIn } from '#core/stores/rack/state'
+import type { RacksReply } from '#shared/replies/replies'
+import { figured } from '~/drawings/words'
+
+/** What dries where: racks, lines and shelves by their slots, what is fit for what, and the air they stand in. */
+useHead({ title: 'Racks · Ample Tally' })
+const session = useSession()
+const live = useLive()
+const reply = ref<RacksReply | null>(null)
+const trouble = ref('')
+const adding = ref(false)
+const now = ref(Date.now())
+
+async function load() {
+  try {
+    reply.value = await api<RacksReply>('/api/racks')
+    now.value = Date.now()
+    trouble.value = ''
+  } catch (error) {
+    trouble.value = wordsOf(error)
+  }
+}
+let soon: ReturnType<typeof setTimeout> | undefined
+const unlisten = live.listen(
+  () => {
+    clearTimeout(soon)
+    soon = setTimeout(() => void load(), 300)
+  },
+  () => void load(),
+)
+onMounted(async () => {
+  await load()
+  live.follow(live.position)
+})
+onUnmounted(() => {
+  clearTimeout(soon)
+  unlisten()
+})
+
+function added() {
+  adding.value = false
+  void load()
+}
+
+const free = computed(() => roomIn(reply.value?.racks ?? []))
+/** Of everything that is to be laid in, what there is no room for. */
+const tooMany = computed(() =>
+  Math.max(0, (reply.value?.toLay ?? []).reduce((sum, { sheetIds }) => sum + sheetIds.length, 0) - free.value),
+)
+const stacksOf = (rackId: string) => reply.value!.stacks.filter((stack) => stack.rackId === rackId)
+</script>
+
+<template>
+  <div>
+    <div class="page-head">
+      <h1>Racks</h1>
+      <p v-if="reply" class="told">
+        {{ figured(free, 'place') }} free<template v-if="tooMany > 0"
+          >, {{ tooMany }} too few for what is wet now</template
+        >
+      </p>
+      <VBtn v-if="session.isStaff" class="right" @click="adding = !adding">{{
+        adding ? 'Leave the new rack' : 'Add a rack'
+      }}</VBtn>
+    </div>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <section v-if="adding" class="part">
+      <div class="part-head"><h2>A rack, a line or a shelf</h2></div>
+      <RackForm @done="added" />
+    </section>
+    <template v-if="reply">
+      <LayIn
+        v-if="reply.toLay.length > 0 && reply.racks.length > 0"
+        :stacks="reply.toLay"
+        :racks="reply.racks"
+        @done="load"
+      />
+      <section class="part" aria-label="The racks">
+        <TeachStep v-if="reply.racks.length === 0 && !adding" />
+        <RackOne
+          v-for="rack in reply.racks"
+          :key="rack.id"
+          :rack="rack"
+          :stacks="stacksOf(rack.id)"
+          :now="now"
+          @done="load"
+        />
+      </section>
+      <RoomAir :air="reply.air" :climate="reply.climate" :now="now" @done="load" />
+    </template>
+  </div>
+</template>
