@@ -12,6 +12,7 @@ import { useLive } from '~/stores/live'
 import { useOutbox } from '~/stores/outbox'
 import type { useBench } from './bench'
 import { useDrying } from './drying'
+import { useRackRoom } from './rack-room'
 
 /** What stands on the bench in words: the routine, what is due, what comes next and what is being tried. */
 export function useBenchSays(bench: ReturnType<typeof useBench>, strokes: Ref<Stroke[]>, now: Ref<number>) {
@@ -84,9 +85,10 @@ export function useBenchSays(bench: ReturnType<typeof useBench>, strokes: Ref<St
     const last = edition.state?.trials.findLast(({ layerId }) => layerId === bench.layerId.value)
     return last && outcomeOf(edition.state!, last) === 'open' ? last : undefined
   })
+  const rackRoom = useRackRoom(bench.layer)
   const next = computed(
     () =>
-      `Next: sheet ${bench.lay.value.map(({ id }) => id).join(' and ')}${trial.value ? `. ${trial.value.remedy} is being tried: the next pulls tell.` : ''}`,
+      `Next: sheet ${bench.lay.value.map(({ id }) => id).join(' and ')}${trial.value ? `. ${trial.value.remedy} is being tried: the next pulls tell.` : ''}${rackRoom.value ? `. ${rackRoom.value}` : ''}`,
   )
 
   /** Ink is held against a standard; before there is one there is nothing to grade. */

@@ -1,3 +1,5 @@
+import { listed } from './words'
+
 /** Slots as one says them: “slot 4”, “slots 1 to 12 and 20”. */
 export function slotWords(slots: readonly number[]): string {
   const runs: [number, number][] = []
@@ -7,9 +9,8 @@ export function slotWords(slots: readonly number[]): string {
     else runs.push([slot, slot])
   }
   const words = runs.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`))
-  const said = words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : words.join('')
-  return `${slots.length === 1 ? 'slot' : 'slots'} ${said}`
+  return `${slots.length === 1 ? 'slot' : 'slots'} ${listed(words)}`
 }
 
 /** Shelves that stand above one another before the next column begins. */
-export const shelvesAColumn = 20
+export const shelvesAColumn = 10

@@ -64,3 +64,8 @@ export function figured(number: number, one: string, many = `${one}s`): string {
 export function day(iso: string | null): string {
   return iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' }) : ''
 }
+
+/** “a”, “a and b”, “a, b and c”. */
+export function listed(words: readonly string[]): string {
+  return words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : words.join('')
+}

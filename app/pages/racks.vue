@@ -48,6 +48,10 @@ const free = computed(() => roomIn(reply.value?.racks ?? []))
 const tooMany = computed(() =>
   Math.max(0, (reply.value?.toLay ?? []).reduce((sum, { sheetIds }) => sum + sheetIds.length, 0) - free.value),
 )
+/** Those first in which something dries. */
+const inOrder = computed(() =>
+  [...(reply.value?.racks ?? [])].sort((a, b) => Number(b.lain.length > 0) - Number(a.lain.length > 0)),
+)
 const stacksOf = (rackId: string) => reply.value!.stacks.filter((stack) => stack.rackId === rackId)
 </script>
 
@@ -79,7 +83,7 @@ const stacksOf = (rackId: string) => reply.value!.stacks.filter((stack) => stack
       <section class="part" aria-label="The racks">
         <TeachStep v-if="reply.racks.length === 0 && !adding" />
         <RackOne
-          v-for="rack in reply.racks"
+          v-for="rack in inOrder"
           :key="rack.id"
           :rack="rack"
           :stacks="stacksOf(rack.id)"

@@ -55,7 +55,7 @@ function printing(edition: EditionState): Record<'prove' | 'pull' | 'dry', Told>
   const proofs = tallied(edition, 'live proof')
   const { layers, standards } = edition
   const hasBat = batOf(edition) !== undefined
-  const approved = layers.length > 1 ? `${standards.length} of ${layers.length} proved` : 'BAT'
+  const approved = layers.length > 1 ? `${standards.length} of ${layers.length}` : 'BAT'
   // Alive, and nobody has said its last layer is dry.
   const wet = tallied(edition, 'wet')
   const isPulled = made > 0 && unfinished(edition) === 0
@@ -79,7 +79,7 @@ function finishing(edition: EditionState): Record<'finish' | 'curate' | 'sign' |
   const isPlanned = stepsOf(edition.finishing).length > 0
   return {
     finish: [
-      !isPlanned ? 'not planned' : printed > 0 ? `${finished} of ${printed}` : 'not yet',
+      !isPlanned ? 'to plan' : printed > 0 ? `${finished} of ${printed}` : 'not yet',
       isPlanned && printed > 0 && finished === printed && unfinished(edition) === 0,
       finished > 0,
     ],

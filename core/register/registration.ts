@@ -262,7 +262,7 @@ export function clashWords(plan: RegisterPlan, first: string): string[] {
   const { outline, more } = jigOf(plan)
   return clashes([{ name: first, gap: 0, corners: outline }, ...more]).map(({ names: [one, other], apart, wanted }) =>
     apart === 0
-      ? `${one} and ${other} lie on one another.`
+      ? `${one} and ${other} lie on one another: right when they are pulled one after the other, not when they are locked up together.`
       : `${one} and ${other} are ${apart.toFixed(1)} mm apart; ${wanted} mm are wanted.`,
   )
 }

@@ -19,8 +19,10 @@ export interface FinishingStanding {
   /** Prints alive that lack nothing any more. */
   finished: number
   of: number
-  /** Minutes still, where every step that is left has shown its pace; null else. */
-  minutesLeft: number | null
+  /** Minutes still for the steps that have shown their pace. */
+  minutesLeft: number
+  /** Steps that are left and whose pace nobody knows yet. */
+  unknown: string[]
 }
 
 /** How far the prints are after the press. Prints lost since are left out: nothing more is done on them. */
@@ -40,9 +42,8 @@ export function finishingStanding(state: EditionState): FinishingStanding {
     steps,
     finished: alive.filter((sheet) => stepsLeft(state, sheet).length === 0).length,
     of: alive.length,
-    minutesLeft: left.some(({ minutes }) => minutes === null)
-      ? null
-      : left.reduce((sum, { done, of, minutes }) => sum + (of - done) * minutes!, 0),
+    minutesLeft: left.reduce((sum, { done, of, minutes }) => sum + (of - done) * (minutes ?? 0), 0),
+    unknown: left.flatMap(({ minutes, words }) => (minutes === null ? [words] : [])),
   }
 }
 

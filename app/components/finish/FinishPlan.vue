@@ -92,14 +92,14 @@ const keepColour = (name: string) => {
         /><button
           v-if="!disabled"
           type="button"
-          class="link"
+          class="link out"
           :aria-label="`Take out ${colour.name || 'this colour'}`"
           @click="takeOut(i)"
         >
           take out</button
         >{{ i < form.colours.length - 1 ? ', ' : '' }}
       </template>
-      <button v-if="!disabled && form.colours.length < mostColours" type="button" class="link" @click="addColour">
+      <button v-if="!disabled && form.colours.length < mostColours" type="button" class="link more" @click="addColour">
         {{ form.colours.length === 0 ? 'Add a colour' : 'one more' }}</button><template v-if="form.colours.length > 0"
         >, one after the other over batches of
         <SaidValue
@@ -204,3 +204,13 @@ const keepColour = (name: string) => {
     <ChopDrawing v-if="form.chop && laid" :chop="form.chop" :laid="laid" />
   </div>
 </template>
+
+<style scoped>
+.out {
+  margin-left: 6px;
+  font-size: 0.8rem;
+}
+.more {
+  margin-left: 6px;
+}
+</style>

@@ -20,7 +20,7 @@ const slots = computed(() =>
       x: Math.floor(i / shelvesAColumn) * column,
       y: (i % shelvesAColumn) * step + step,
       stack,
-      isFirst: !!stack && (stackIn.value.get(i) !== stack || i % shelvesAColumn === 0),
+      isFirst: !!stack && stack.slots[0] === i + 1,
     }
   }),
 )

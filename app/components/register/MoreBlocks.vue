@@ -85,14 +85,9 @@ h3 {
 }
 .block {
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 4px 14px;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px 24px;
   align-items: end;
   margin: 8px 0 14px;
-}
-@media (max-width: 560px) {
-  .block {
-    grid-template-columns: 1fr 1fr;
-  }
 }
 </style>

@@ -2,7 +2,7 @@
 import { batchesOf, sheetLaidOut } from '#core/edition/finishing'
 import { finishingStanding } from '#core/run/finishing-left'
 import { stepsOf } from '#core/finish/plan'
-import { howLong } from '~/drawings/words'
+import { howLong, listed } from '~/drawings/words'
 
 /** After the press: colours by hand in batches, flattening, trimming, the chop; as a grid that shows what is left. */
 const edition = useEdition()
@@ -14,11 +14,12 @@ const batches = computed(() => batchesOf(state.value))
 const standing = computed(() => finishingStanding(state.value))
 const disabled = computed(() => !!state.value.closedAt || !edition.isTheirs)
 const answer = computed(() => {
-  const { finished, of, minutesLeft } = standing.value
+  const { finished, of, minutesLeft, unknown } = standing.value
   if (of === 0) return 'No print carries every layer yet.'
   if (finished === of) return of === 1 ? 'The print is finished.' : `All ${of} prints are finished.`
-  const left = minutesLeft ? `, ${howLong(minutesLeft)} still` : ''
-  return `${finished} of ${of} prints are finished${left}.`
+  const left = minutesLeft > 0 ? `: ${howLong(minutesLeft)} still` : ''
+  const beside = unknown.length > 0 && unknown.length < steps.value.length ? `, and ${listed(unknown)}` : ''
+  return `${finished} of ${of} prints are finished${left}${minutesLeft > 0 ? beside : ''}.`
 })
 </script>
 

@@ -39,6 +39,9 @@ const faultsNamed = computed(() => {
     .join(', ')
 })
 const toPull = computed(() => (layer.value ? stackFor(state.value, layer.value).length : 0))
+const rackRoom = useRackRoom(layer)
+const supplies = useSupplies()
+onMounted(() => void supplies.load().catch(() => {}))
 const pullsToGo = computed(() => (layer.value ? pullsFor(state.value, layer.value, toPull.value) : 0))
 const voided = computed(() => state.value.pulls.filter((p) => p.voided && p.layerId === layerId.value))
 const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p.disputed.settled))
@@ -135,6 +138,7 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
             >chance of {{ look.goal }}</span
           >
         </div>
+        <p v-if="rackRoom" class="warned">{{ rackRoom }} <NuxtLink to="/racks">Racks</NuxtLink></p>
         <InkEnough :layer-ids="[layerId]" />
         <p class="soft rests">
           {{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a pass rate
@@ -198,6 +202,9 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
 <style scoped>
 .gate strong {
   white-space: nowrap;
+}
+.warned {
+  color: var(--doubtful);
 }
 .rests {
   font-size: 0.82rem;
