@@ -8,7 +8,9 @@ export function slotWords(slots: readonly number[]): string {
     if (last && last[1] === slot - 1) last[1] = slot
     else runs.push([slot, slot])
   }
-  const words = runs.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`))
+  const words = runs.flatMap(([from, to]) =>
+    to - from < 2 ? [...new Set([from, to])].map(String) : [`${from} to ${to}`],
+  )
   return `${slots.length === 1 ? 'slot' : 'slots'} ${listed(words)}`
 }
 

@@ -5,8 +5,9 @@ import { listed } from './words'
 
 describe('slots', () => {
   it('are said as one says them', () => {
-    expect([[4], [1, 2, 3], [1, 3], [20, 2, 1, 3, 9]].map(slotWords)).toEqual([
+    expect([[4], [22, 23], [1, 2, 3], [1, 3], [20, 2, 1, 3, 9]].map(slotWords)).toEqual([
       'slot 4',
+      'slots 22 and 23',
       'slots 1 to 3',
       'slots 1 and 3',
       'slots 1 to 3, 9 and 20',

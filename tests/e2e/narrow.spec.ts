@@ -8,6 +8,7 @@ const rooms = [
   '/ink',
   '/ink/mix',
   '/presses',
+  '/racks',
   '/finder',
   '/office',
   '/sign-in',
@@ -26,6 +27,7 @@ const stops = [
   'register',
   'gate',
   'dry',
+  'finish',
   'recall',
 ]
 

@@ -5,6 +5,7 @@ import { figured } from '~/drawings/words'
 
 /** A layer that is laid on without a press: the sheets that wait for it, and those that carry it. */
 const props = defineProps<{ layer: Layer }>()
+const emit = defineEmits<{ stay: [] }>()
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
 const state = computed(() => edition.state!)
@@ -15,7 +16,11 @@ const disabled = computed(() => !!state.value.closedAt || !edition.isTheirs)
 const ids = (sheets: readonly { id: number }[]) => sheets.map(({ id }) => id)
 const form = ref({ lifted: null as number | null, reason: '' })
 
-const lay = () => giving(() => edition.give('lay-layer', { layerId: props.layer.id, sheetIds: ids(dry.value) }))
+const lay = () => {
+  // The press goes on to the next layer; who counts this one stays with it.
+  emit('stay')
+  return giving(() => edition.give('lay-layer', { layerId: props.layer.id, sheetIds: ids(dry.value) }))
+}
 const lift = () =>
   giving(async () => {
     const { lifted, reason } = form.value

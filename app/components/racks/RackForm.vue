@@ -37,7 +37,7 @@ async function keep() {
 </script>
 
 <template>
-  <OpenForm @submit.prevent="keep">
+  <form @submit.prevent="keep">
     <div class="customs">
       <p>
         <SaidValue
@@ -81,5 +81,5 @@ async function keep() {
     <div class="buttons">
       <VBtn type="submit" :loading="busy">{{ rack ? 'Keep it so' : 'Add the rack' }}</VBtn>
     </div>
-  </OpenForm>
+  </form>
 </template>

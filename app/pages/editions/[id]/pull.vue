@@ -113,7 +113,7 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
           }}
         </p>
       </div>
-      <LaidLayer v-if="layer?.withoutPull" :layer="layer" />
+      <LaidLayer v-if="layer?.withoutPull" :layer="layer" @stay="layerId = String(layerId)" />
       <template v-else-if="strokes.length > 0">
         <TallyDrawing v-model:chosen="chosen" :strokes="strokes" :cell="22" :tall="2.8" :label="layer?.name" />
         <div class="figures">
