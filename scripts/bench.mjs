@@ -10,6 +10,8 @@ const { measureFirstLoad, measureLongTally } = await import('./bench/page.mjs')
 const { measurePlanning } = await import('./bench/planning.mjs')
 const { measureInk } = await import('./bench/ink.mjs')
 const { measurePress } = await import('./bench/press.mjs')
+const { measureMinute } = await import('./bench/minute.mjs')
+const { measureCharts, measureFrames } = await import('./bench/frames.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
 const { measureLists, measureEdition, measureLargeReply } = await import('./bench/reading.mjs')
 
@@ -100,7 +102,27 @@ say('stroke after a tap', `${page.tap.toFixed(1)} ms`, 'under 50 ms', page.tap <
 const long = await measureLongTally(folder('tally'), fillLedger)
 say('  with 1,500 strokes drawn, 95 of 100', ms(long), 'under 33 ms', long < 33.4)
 
+const frames = await measureFrames(folder('frames'), fillLedger)
+say(
+  `frames while ${frames.pulls} pulls come at 4 a second`,
+  `${frames.rate.toFixed(1)} a second, 95 of 100 within ${ms(frames.p95)}`,
+  'at least 58, within 25 ms',
+  frames.rate >= 58 && frames.p95 < 25,
+)
+const charts = await measureCharts(folder('charts'), fillLedger)
+say('stream of 3,000 impressions, from the click, middle of 5', ms(charts.stream), 'under 200 ms', charts.stream < 200)
+say('  a chart told apart anew, slowest of 7', ms(charts.charts), 'under 200 ms', charts.charts < 200)
+
 if (!process.argv.includes('--quick')) {
+  const minute = await measureMinute(folder('minute'))
+  say(
+    `30 stations for a minute, ${minute.pulls} pulls: stored, 95 of 100`,
+    ms(minute.p95),
+    'under 200 ms',
+    minute.p95 < 200,
+  )
+  say('  lost, or there more than once', `${minute.lost}, ${minute.more}`, 'none', minute.lost + minute.more === 0)
+
   const lists = await measureLists(folder('lists'), fillLedger)
   say(
     'editions list, 2,000 editions, 1,000,000 impressions',

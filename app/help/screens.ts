@@ -126,6 +126,10 @@ export const screens: Record<string, ScreenHelp> = {
   'ink-mix': {
     says: 'A recipe, weighed in at the scale pour by pour. Poured over, it says what to add to come out right.',
   },
+  losses: {
+    says: 'Pulls that were not good over the editions printed last, told apart by press, paper, ink, place, hour or person. Every fault leads to what to try.',
+    keys: sentenceKeys,
+  },
   racks: {
     says: 'Where sheets dry: racks, lines and shelves by their slots, with what each stack is fit for. Lay a wet stack in by one touch, take it out by another, and read the air it dries in.',
     keys: sentenceKeys,

@@ -1,9 +1,9 @@
 import { expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { samples } from '../../tests/fixtures/requests'
-import { lossesBy, lossesOf } from './losses'
+import { goodAnHour, type LossBy, lossesBy, lossesOf } from './losses'
 
-const utc = (at: string) => new Date(at).getUTCHours()
+const asked = { hourOf: (at: string) => new Date(at).getUTCHours(), person: null, layerId: null }
 
 function run() {
   const at = new PressTable().tear(8)
@@ -24,19 +24,19 @@ function run() {
 
 it('losses are told apart by what they came with, proofs and void pulls left out', () => {
   const { edition } = run()
-  const by = (one: (typeof lossesBy)[number]) => lossesOf(edition, one, utc)
+  const by = (one: LossBy) => lossesOf([edition], { ...asked, by: one })
   expect(by('layer')).toEqual([
     {
       label: edition.layers[0]!.name,
       pulls: 3,
       notGood: 2,
-      goodAnHour: expect.closeTo(40 / 3, 5) as number,
+      minutes: expect.closeTo(1.5, 5) as number,
       faults: [
         { fault: 'salt', times: 2 },
         { fault: 'slur', times: 1 },
       ],
     },
-    { label: 'second', pulls: 0, notGood: 0, goodAnHour: null, faults: [] },
+    { label: 'second', pulls: 0, notGood: 0, minutes: null, faults: [] },
   ])
   expect(by('press').map(({ label, pulls, notGood }) => [label, pulls, notGood])).toEqual([
     ['no press set', 1, 0],
@@ -45,7 +45,7 @@ it('losses are told apart by what they came with, proofs and void pulls left out
   expect(by('paper')).toMatchObject([{ pulls: 3 }])
   expect(by('time of day')).toMatchObject([{ label: '08 to 10 h', pulls: 3 }])
   expect(by('place')).toEqual([
-    { label: 'upper left', pulls: 1, notGood: 1, goodAnHour: null, faults: [{ fault: 'salt', times: 1 }] },
+    { label: 'upper left', pulls: 1, notGood: 1, minutes: null, faults: [{ fault: 'salt', times: 1 }] },
   ])
 })
 
@@ -53,7 +53,26 @@ it('every pull that counts stands in every telling but that of places', () => {
   const { edition } = run()
   for (const one of lossesBy.filter((by) => by !== 'place'))
     expect(
-      lossesOf(edition, one, utc).reduce((sum, { pulls }) => sum + pulls, 0),
+      lossesOf([edition], { ...asked, by: one }).reduce((sum, { pulls }) => sum + pulls, 0),
       one,
     ).toBe(3)
+})
+
+it('ways of printing one layer are held side by side, and people only before those who may see them', () => {
+  const { edition, layer } = run()
+  const bySetUp = lossesOf([edition], { ...asked, by: 'set-up', layerId: layer })
+  expect(bySetUp.map(({ label, pulls }) => [label, pulls])).toEqual([
+    ['no press set', 1],
+    [`${samples['add-press'].name}, set-up 1`, 2],
+  ])
+  expect(lossesOf([edition], { ...asked, by: 'person' })).toMatchObject([{ label: 'p1', pulls: 3, notGood: 2 }])
+  expect(lossesOf([edition], { ...asked, by: 'person', person: 'p2' })).toEqual([])
+})
+
+it('the pace is of runs by themselves, not of what lies between two editions', () => {
+  const [one, other] = [run(), run()]
+  const [row] = lossesOf([one.edition, other.edition], { ...asked, by: 'paper' })
+  expect(row).toMatchObject({ pulls: 6, minutes: expect.closeTo(1.5, 5) as number })
+  expect(goodAnHour(row!)).toBeCloseTo(40 / 3, 5)
+  expect(goodAnHour({ pulls: 0, notGood: 0, minutes: 2 })).toBeNull()
 })

@@ -7,39 +7,68 @@ import { paceOver } from '../run/pace'
 import type { EditionState } from '../edition/state'
 
 /** What pulls that are not good are told apart by. */
-export type LossBy = 'layer' | 'press' | 'paper' | 'ink' | 'place' | 'time of day'
-export const lossesBy: readonly LossBy[] = ['layer', 'press', 'paper', 'ink', 'place', 'time of day']
+export type LossBy = 'layer' | 'press' | 'set-up' | 'paper' | 'ink' | 'place' | 'time of day' | 'person'
+export const lossesBy: readonly LossBy[] = [
+  'layer',
+  'press',
+  'set-up',
+  'paper',
+  'ink',
+  'place',
+  'time of day',
+  'person',
+]
+/** What the editions of a room can be held side by side by: layers and set-ups are an edition's own. */
+export const roomLossesBy: readonly LossBy[] = ['press', 'paper', 'ink', 'place', 'time of day', 'person']
 
 /** Pulls of one kind, with the faults named on them. */
 export interface LossRow {
+  /** Of a person her id. */
   label: string
   /** Pulls it rests on. */
   pulls: number
   notGood: number
-  /** Good prints an hour at the pace of these pulls, pauses left out; null with fewer than two. */
-  goodAnHour: number | null
+  /** Minutes a pull takes at their pace, pauses left out; null with fewer than two. */
+  minutes: number | null
   /** How often each fault was named, most often first. */
   faults: { fault: string; times: number }[]
 }
 
+/** Good prints an hour at the pace of these pulls; null while it is not known. */
+export function goodAnHour({ pulls, notGood, minutes }: Pick<LossRow, 'pulls' | 'notGood' | 'minutes'>): number | null {
+  return minutes === null || pulls === 0 ? null : ((pulls - notGood) / pulls) * (60 / minutes)
+}
+
+/** What is asked of the losses beside the pulls themselves. */
+export interface LossQuestion {
+  by: LossBy
+  /** The local hour of a moment, 0 to 23: core knows no time zone. */
+  hourOf: (at: string) => number
+  /** By person only hers: null for everybody's. */
+  person: string | null
+  /** Of one layer alone, or null for all. */
+  layerId: string | null
+}
+
 interface Row extends LossRow {
   named: Map<string, number>
-  times: number[]
+  /** When its pulls were, edition by edition. */
+  times: number[][]
 }
 
 /**
- * The losses of an edition, told apart: pulls that count, proofs and warm-up left out, with every fault named on them. By
- * place only faults whose place was said, and of all pulls that carry them.
- * @param hourOf the local hour of a moment, 0 to 23: core knows no time zone
+ * The losses of editions, told apart: pulls that count, proofs and warm-up left out, with every fault named on them. By
+ * place only faults whose place was said, and of all pulls that carry them. The pace is of pulls of one edition after one
+ * another.
  */
-export function lossesOf(state: EditionState, by: LossBy, hourOf: (at: string) => number): LossRow[] {
+export function lossesOf(editions: readonly EditionState[], question: LossQuestion): LossRow[] {
   const rows = new Map<string, Row>()
   const rowOf = (label: string) => {
     const row: Row = rows.get(label) ?? {
       label,
       pulls: 0,
       notGood: 0,
-      goodAnHour: null,
+      minutes: null,
       faults: [],
       named: new Map(),
       times: [],
@@ -47,34 +76,51 @@ export function lossesOf(state: EditionState, by: LossBy, hourOf: (at: string) =
     rows.set(label, row)
     return row
   }
-  const pulls = state.pulls.filter((pull) => pull.kind === 'pull' && isLive(pull))
-  if (by === 'layer') for (const { name } of state.layers) rowOf(name)
-  for (const pull of pulls) {
-    for (const [label, faults] of labelled(state, pull, by, hourOf)) {
-      const row = rowOf(label)
-      row.pulls += 1
-      row.times.push(Date.parse(pull.at))
-      if (pull.verdict !== 'good') row.notGood += 1
-      for (const fault of faults) row.named.set(fault, (row.named.get(fault) ?? 0) + 1)
+  for (const state of editions) {
+    if (question.by === 'layer') for (const { name } of state.layers) rowOf(name)
+    const times = new Map<Row, number[]>()
+    const timesOf = (row: Row) => {
+      const known = times.get(row) ?? []
+      times.set(row, known)
+      return known
     }
+    for (const pull of state.pulls) {
+      if (pull.kind !== 'pull' || !isLive(pull)) continue
+      if (question.layerId !== null && pull.layerId !== question.layerId) continue
+      for (const [label, faults] of labelled(state, pull, question)) {
+        const row = rowOf(label)
+        row.pulls += 1
+        timesOf(row).push(Date.parse(pull.at))
+        if (pull.verdict !== 'good') row.notGood += 1
+        for (const fault of faults) row.named.set(fault, (row.named.get(fault) ?? 0) + 1)
+      }
+    }
+    for (const [row, at] of times) row.times.push(at)
   }
   return [...rows.values()].map(({ named, times, ...row }) => ({
     ...row,
-    goodAnHour: goodAnHour(row, times),
+    minutes: paceOfAll(times),
     faults: [...named].map(([fault, times]) => ({ fault, times })).sort((a, b) => b.times - a.times),
   }))
 }
 
-function goodAnHour({ pulls, notGood }: LossRow, times: readonly number[]): number | null {
-  const minutes = paceOver([...times].sort((a, b) => a - b))
-  return minutes === null ? null : ((pulls - notGood) / pulls) * (60 / minutes)
+/** The pace over several runs: each weighs as its pulls do. */
+function paceOfAll(runs: readonly (readonly number[])[]): number | null {
+  let minutes = 0
+  let pulls = 0
+  for (const run of runs) {
+    const pace = paceOver([...run].sort((a, b) => a - b))
+    if (pace === null) continue
+    minutes += pace * run.length
+    pulls += run.length
+  }
+  return pulls === 0 ? null : minutes / pulls
 }
 
 function labelled(
   state: EditionState,
   pull: Pull,
-  by: LossBy,
-  hourOf: (at: string) => number,
+  { by, hourOf, person }: LossQuestion,
 ): [label: string, faults: string[]][] {
   switch (by) {
     case 'layer':
@@ -83,6 +129,13 @@ function labelled(
       const setup = layerOf(state, pull.layerId)?.setups.find(({ seq }) => seq === pull.setupSeq)?.setup
       return [[setup?.pressName ?? 'no press set', pull.faults]]
     }
+    case 'set-up': {
+      const setups = layerOf(state, pull.layerId)?.setups ?? []
+      const at = setups.findIndex(({ seq }) => seq === pull.setupSeq)
+      return [[at < 0 ? 'no press set' : `${setups[at]!.setup.pressName}, set-up ${at + 1}`, pull.faults]]
+    }
+    case 'person':
+      return person === null || person === pull.by ? [[pull.by, pull.faults]] : []
     case 'paper':
       return [[sheetOf(state, pull.sheetIds[0] ?? 0)?.lotName ?? 'not known', pull.faults]]
     case 'ink': {

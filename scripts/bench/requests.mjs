@@ -41,6 +41,7 @@ export const torn = (lotId, sheets) => ({
   lotId,
   lotSheets: sheets,
   count: sheets,
+  images: 1,
   wrong: 0,
   reason: '',
   width: 0,

@@ -1,5 +1,6 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
+import { type LossBy, roomLossesBy } from '#core/watch/losses'
 import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
 
 export const editionStates = ['planned', 'proving', 'pulling', 'numbering', 'signing', 'closed'] as const
@@ -18,6 +19,12 @@ export class FindQuery {
 
 export class UsesQuery {
   @IsOptional() @IsString() @MaxLength(120) search?: string
+}
+
+export class LossesQuery {
+  @IsIn(roomLossesBy) by!: LossBy
+  /** Where the reader is, for the time of day. */
+  @IsOptional() @IsString() @MaxLength(60) timeZone?: string
 }
 
 export class LiveQuery {

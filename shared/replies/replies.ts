@@ -13,6 +13,7 @@ import type { LotState } from '#core/stores/lot/state'
 import type { DrawerPiece } from '#core/press/drawer'
 import type { RackState } from '#core/stores/rack/state'
 import type { RoomAirState } from '#core/stores/climate/state'
+import type { LossRow } from '#core/watch/losses'
 import type { Drying } from '#core/drying/moments'
 import type { PressState, PressUse } from '#core/stores/press/state'
 import type { TubCondition, TubState } from '#core/stores/tub/state'
@@ -318,6 +319,12 @@ export interface StackToLay {
   layerId: string
   layerName: string
   sheetIds: number[]
+}
+
+/** Where the room loses, over so many editions. */
+export interface RoomLossesReply {
+  editions: number
+  rows: LossRow[]
 }
 
 export interface RacksReply {

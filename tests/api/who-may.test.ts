@@ -77,6 +77,7 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'GET presses/[id]/gauge': { whom: 'people' },
   'POST presses/[id]/gauge': { whom: 'people' },
   'GET racks': { whom: 'people' },
+  'GET losses': { path: 'losses?by=press', whom: 'people' },
   'GET climate': { whom: 'people' },
   'POST climate': { whom: 'people' },
   'POST climate/reading': { whom: 'people' },

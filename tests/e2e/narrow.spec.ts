@@ -9,6 +9,7 @@ const rooms = [
   '/ink/mix',
   '/presses',
   '/racks',
+  '/losses',
   '/finder',
   '/office',
   '/sign-in',

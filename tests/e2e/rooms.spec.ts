@@ -36,6 +36,7 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
     '/ink/mix',
     '/presses',
     '/racks',
+    '/losses',
     '/finder',
     '/office',
     '/sign-in',

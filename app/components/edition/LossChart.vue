@@ -1,37 +1,55 @@
 <script setup lang="ts">
-import { scaleLinear } from 'd3-scale'
-import { faultWord } from '#core/print/faults'
-import { lossesBy, lossesOf } from '#core/watch/losses'
+import { costOfGoodSheet } from '#core/cost/of-good-sheet'
+import { layerOf } from '#core/edition/layer'
+import { inkNeed, perPull } from '#core/run/ink-need'
+import { rateOn } from '#core/stores/press/state'
+import { type LossBy, type LossRow, lossesBy, lossesOf } from '#core/watch/losses'
 
-/** Losses told apart by one thing at a time, each with the pulls it rests on; every fault leads to what to try. */
+/** Where an edition loses, told apart by one thing at a time; ways of printing one layer held side by side, with their cost. */
 const props = defineProps<{ layerId: string }>()
 const edition = useEdition()
-const by = ref<string>('layer')
+const session = useSession()
+const supplies = useSupplies()
+const known = useInkKnown()
+const by = ref<LossBy>('layer')
 const options = lossesBy.map((value) => ({ value, title: value }))
+const state = computed(() => edition.state!)
 const rows = computed(() =>
-  lossesOf(
-    edition.state!,
-    lossesBy.find((one) => one === by.value)!,
-    (at) => new Date(at).getHours(),
-  ),
+  lossesOf([state.value], {
+    by: by.value,
+    hourOf: (at) => new Date(at).getHours(),
+    // Whose pulls went wrong is for her and for staff.
+    person: session.isStaff ? null : (session.person?.id ?? ''),
+    layerId: by.value === 'set-up' ? props.layerId : null,
+  }),
 )
-const widest = computed(() => Math.max(0.1, ...rows.value.map(({ notGood, pulls }) => notGood / Math.max(1, pulls))))
-const x = computed(() => scaleLinear([0, widest.value], [0, 220]))
 const finder = (fault: string) => `/finder?edition=${edition.id}&layer=${props.layerId}&fault=${fault}`
 
-async function csv() {
-  const { default: Papa } = await import('papaparse')
-  const lines = rows.value.flatMap(({ label, pulls, notGood, goodAnHour, faults }) =>
-    (faults.length > 0 ? faults : [{ fault: '', times: 0 }]).map(({ fault, times }) => ({
-      [by.value]: label,
-      pulls,
-      'not good': notGood,
-      'good an hour': goodAnHour === null ? '' : goodAnHour.toFixed(1),
-      fault: fault && faultWord(fault),
-      times,
-    })),
-  )
-  download(Papa.unparse(lines, { escapeFormulae: true }), 'text/csv', fileName(edition.state!.title, 'losses.csv'))
+const paper = computed(() => {
+  const prints = state.value.torn.reduce((sum, { count, images }) => sum + count * images, 0)
+  const paid = state.value.torn.reduce((sum, { lotSheets, pricePerLotSheet }) => sum + lotSheets * pricePerLotSheet, 0)
+  return prints > 0 ? paid / prints : null
+})
+const ink = computed(() => {
+  const layer = layerOf(state.value, props.layerId)
+  if (!layer) return 0
+  const milligrams = inkNeed(state.value, layer.id, known(layer)).reduce((sum, need) => sum + perPull(need), 0)
+  return (milligrams / 1000) * state.value.plan!.rates.inkGram
+})
+/** The press's own rate of today where it has one, else the plan's. */
+function hourAt(label: string): number {
+  const { rates } = state.value.plan!
+  const setups = layerOf(state.value, props.layerId)?.setups ?? []
+  const at = Number(/set-up (\d+)$/.exec(label)?.[1] ?? 0) - 1
+  const press = supplies.presses.find(({ id }) => id === setups[at]?.setup.pressId)
+  const own = press ? rateOn(press.rates, new Date().toISOString().slice(0, 10)) : null
+  return (own ?? rates.pressHour) + rates.labourHour
+}
+function cost({ label, pulls, notGood, minutes }: LossRow): string {
+  if (paper.value === null || minutes === null) return 'not known yet'
+  const step = { piece: paper.value, ink: ink.value, minutes, hour: hourAt(label) }
+  const each = costOfGoodSheet(step, (pulls - notGood) / pulls)
+  return each === null ? 'none good' : `${edition.studio.currency} ${each.toFixed(2)}`
 }
 </script>
 
@@ -40,68 +58,18 @@ async function csv() {
     <div class="customs">
       <p>
         Pulls not good, by
-        <SaidValue v-model="by" label="Losses told apart by" kind="choice" :options="options" :words="by" />.
+        <SaidValue v-model="by" label="Losses told apart by" kind="choice" :options="options" :words="by" /><template
+          v-if="by === 'set-up'"
+          >, of this layer; the cost is of paper, ink and press time</template
+        >.
       </p>
     </div>
-    <p v-if="rows.length === 0" class="soft">
-      {{
-        by === 'place' ? 'No fault’s place was said yet: Where? at the bench says it.' : 'Nothing has been pulled yet.'
-      }}
-    </p>
-    <table v-else v-columns class="ruled">
-      <thead>
-        <tr>
-          <th>{{ by }}</th>
-          <th>Not good</th>
-          <th class="number">of pulls</th>
-          <th class="number">Good an hour</th>
-          <th>Faults named</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.label">
-          <td>{{ row.label }}</td>
-          <td>
-            <svg width="220" height="14" aria-hidden="true">
-              <rect :width="x(row.notGood / Math.max(1, row.pulls))" height="14" />
-              <line x1="0.5" x2="0.5" y1="0" y2="14" />
-            </svg>
-            {{ row.notGood }}
-          </td>
-          <td class="number">{{ row.pulls }}</td>
-          <td class="number">{{ row.goodAnHour === null ? '' : row.goodAnHour.toFixed(1) }}</td>
-          <td>
-            <template v-for="(one, i) in row.faults" :key="one.fault"
-              >{{ i > 0 ? ', ' : ''
-              }}<NuxtLink :to="finder(one.fault)" :aria-label="`${faultWord(one.fault)}: what to try, ${row.label}`">{{
-                faultWord(one.fault)
-              }}</NuxtLink>
-              {{ one.times }}</template
-            >
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <div v-if="rows.length > 0" class="buttons">
-      <VBtn class="quiet" @click="csv">As CSV</VBtn>
-    </div>
+    <LossTable
+      :rows="rows"
+      :by="by"
+      :finder="finder"
+      :cost="by === 'set-up' ? cost : undefined"
+      :file="fileName(state.title, 'losses.csv')"
+    />
   </div>
 </template>
-
-<style scoped>
-rect {
-  fill: var(--reject);
-}
-line {
-  stroke: var(--ink);
-}
-svg {
-  vertical-align: middle;
-  margin-right: 8px;
-}
-@media (max-width: 900px) {
-  svg {
-    width: 90px;
-  }
-}
-</style>

@@ -51,7 +51,8 @@ async function add() {
     <div class="page-head">
       <h1>Presses</h1>
       <p class="told">{{ figured(supplies.presses.length, 'press', 'presses') }} in the room</p>
-      <VBtn class="quiet right" to="/finder">Fault finder</VBtn>
+      <VBtn class="quiet right" to="/losses">Losses</VBtn>
+      <VBtn class="quiet" to="/finder">Fault finder</VBtn>
       <VBtn v-if="session.isStaff" @click="adding = !adding">{{ adding ? 'Leave the new press' : 'Add a press' }}</VBtn>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>

@@ -1,0 +1,39 @@
+import type { EditionState } from '#core/edition/state'
+import { type LossBy, lossesOf } from '#core/watch/losses'
+import type { RoomLossesReply } from '#shared/replies/replies'
+import { rows } from '../database/connections'
+import type { Pressroom } from './pressroom'
+
+/** More editions than these say little of how the room prints now. */
+const editionsRead = 30
+
+/** Where the room loses, over the editions that were printed last. */
+export async function readRoomLosses(
+  room: Pressroom,
+  by: LossBy,
+  timeZone: string,
+  person: string | null,
+): Promise<RoomLossesReply> {
+  const found = await rows<{ stream: string }>(
+    room.db.reader,
+    `SELECT stream FROM summaries WHERE kind = 'edition' AND json_extract(data, '$.impressions') > 0
+     ORDER BY changed_at DESC LIMIT ${editionsRead}`,
+  )
+  const editions: EditionState[] = []
+  // One after the other: large ones come from disk, and the writer goes before.
+  for (const { stream } of found) editions.push(await room.ledger.read<EditionState>(stream))
+  return {
+    editions: editions.length,
+    rows: lossesOf(editions, { by, hourOf: hourIn(timeZone), person, layerId: null }),
+  }
+}
+
+/** The hour of a moment where the reader is; of a zone nobody knows, the server's. */
+function hourIn(timeZone: string): (at: string) => number {
+  try {
+    const format = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', hourCycle: 'h23', timeZone })
+    return (at) => Number(format.format(new Date(at)))
+  } catch {
+    return (at) => new Date(at).getHours()
+  }
+}
