@@ -11,6 +11,7 @@ const { measurePlanning } = await import('./bench/planning.mjs')
 const { measureInk } = await import('./bench/ink.mjs')
 const { measurePress } = await import('./bench/press.mjs')
 const { measureMinute } = await import('./bench/minute.mjs')
+const { measureLongRun } = await import('./bench/long-run.mjs')
 const { measureCharts, measureFrames } = await import('./bench/frames.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
 const { measureLists, measureEdition, measureLargeReply } = await import('./bench/reading.mjs')
@@ -114,6 +115,13 @@ say('stream of 3,000 impressions, from the click, middle of 5', ms(charts.stream
 say('  a chart told apart anew, slowest of 7', ms(charts.charts), 'under 200 ms', charts.charts < 200)
 
 if (!process.argv.includes('--quick')) {
+  const hour = await measureLongRun(folder('hour'), fillLedger)
+  say(
+    `an hour at the bench (${hour.pulls} pulls): left behind by each`,
+    `${(hour.bytes / 1000).toFixed(1)} kB, ${hour.nodes.toFixed(1)} nodes, ${hour.listeners} listeners in all`,
+    'under 12 kB, no listener',
+    hour.bytes < 12_000 && hour.listeners <= 5,
+  )
   const minute = await measureMinute(folder('minute'))
   say(
     `30 stations for a minute, ${minute.pulls} pulls: stored, 95 of 100`,

@@ -1,4 +1,8 @@
 import { faultWord } from '../print/faults'
+import { stepsOf } from '../finish/plan'
+import { stepsLeft } from './finishing'
+import { isComplete } from './layers-on'
+import { isAlive } from './places'
 import { standings } from './tally'
 import type { EditionState } from './state'
 
@@ -33,6 +37,12 @@ export function flowOf(state: EditionState): FlowStage[] {
     if (place.kind === 'reject') lose(stages[place.layer]!, place.faults[0] ? faultWord(place.faults[0]) : 'rejected')
     if (place.kind === 'left behind') lose(stages[place.layer - 1]!, 'left behind')
     if (['proof', 'standard', 'bat'].includes(place.kind)) lose(stages[layers.length]!, 'for proofs')
+  }
+  if (stepsOf(state.finishing).length > 0) {
+    const finished = places.filter(
+      ({ sheet, place, layers }) => isAlive(place) && isComplete(state, layers) && stepsLeft(state, sheet).length === 0,
+    )
+    stages.push({ label: 'finished', sheets: finished.length, losses: [], doubtful: 0 })
   }
   const numbered = places.filter(({ place }) => place.kind === 'marked')
   if (numbered.length > 0) stages.push({ label: 'numbered', sheets: numbered.length, losses: [], doubtful: 0 })

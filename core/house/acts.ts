@@ -6,6 +6,7 @@ import { changeBlock } from '../edition/acts/change-block'
 import { changeLayer } from '../edition/acts/change-layer'
 import { changePlan } from '../edition/acts/change-plan'
 import { close } from '../edition/acts/close'
+import { correctInk } from '../edition/acts/correct-ink'
 import { cutApart } from '../edition/acts/cut-apart'
 import { curate } from '../edition/acts/curate'
 import { cutFurther } from '../edition/acts/cut-further'
@@ -146,6 +147,7 @@ const editionActs = [
   restorePull,
   settleDispute,
   mendSlip,
+  correctInk,
   adjust,
   voidAdjustment,
   approveProof,

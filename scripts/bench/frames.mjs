@@ -19,11 +19,17 @@ async function open(folder, fillLedger, sheets, pulled) {
   return { id, url: server.url, page, close }
 }
 
+/** The bench of such an edition, come to rest. */
+export async function openBench(...given) {
+  const opened = await open(...given)
+  await opened.page.goto(`${opened.url}/bench/${opened.id}`)
+  await opened.page.getByText('every pull stored', { exact: true }).waitFor()
+  return opened
+}
+
 /** Frames a second while four pulls a second are given for ten seconds, and the share of frames that came in time. */
 export async function measureFrames(folder, fillLedger) {
-  const { id, url, page, close } = await open(folder, fillLedger, 400, 200)
-  await page.goto(`${url}/bench/${id}`)
-  await page.getByText('every pull stored', { exact: true }).waitFor()
+  const { page, close } = await openBench(folder, fillLedger, 400, 200)
   const gaps = await page.evaluate(
     () =>
       new Promise((done) => {

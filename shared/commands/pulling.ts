@@ -112,6 +112,11 @@ export class MendSlip extends NamePullWithReason {
   @IsInt() @Min(-furthestSlip) @Max(furthestSlip) by!: number
 }
 
+export class CorrectInk extends NamePullWithReason {
+  @IsString() @Length(1, 64) from!: string
+  @IsString() @Length(1, 64) to!: string
+}
+
 export class ApproveProof extends NamePullWithReason {
   @IsString() @Length(1, 64) layerId!: string
 }

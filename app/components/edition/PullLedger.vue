@@ -89,6 +89,7 @@ const judge = (verdict: Verdict, given: string[]) =>
       />
     </div>
     <MendSlip v-if="mayMend" :pull="pull" />
+    <OtherInk v-if="mayMend && pull.batchIds.length > 0" :pull="pull" />
   </div>
 </template>
 

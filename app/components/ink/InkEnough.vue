@@ -14,6 +14,8 @@ const told = computed(() =>
     inkStanding(edition.state!, layerId, room()).map(({ need, batch, left, isShort }) => ({
       key: `${layerId} ${need.zoneId}`,
       isShort,
+      // Between the thinnest and the thickest film the reckoning cannot tell.
+      isClose: left.milligrams / 1000 > need.least && left.milligrams / 1000 < need.most,
       words: `${isShort ? 'Not enough' : 'Enough'} ${batch.name} for the rest: ${leftWords(left)}, about ${need.amount.total.toFixed(0)} g needed.`,
     })),
   ),
@@ -22,7 +24,9 @@ const told = computed(() =>
 
 <template>
   <div v-if="said.length > 0" class="ink-enough">
-    <p v-for="one in said" :key="one.key" :class="one.isShort ? 'trouble' : 'soft'">{{ one.words }}</p>
+    <p v-for="one in said" :key="one.key" :class="one.isShort ? 'trouble' : 'soft'">
+      {{ one.words }} <NuxtLink v-if="one.isClose && !onlyShort" to="/ink">Weigh it now to be sure</NuxtLink>
+    </p>
   </div>
 </template>
 
