@@ -54,7 +54,9 @@ export function useBench(wantedLayer: string) {
     if (!state || !layer.value || !wanted) return `There is no sheet ${id} in this edition.`
     if (!isWaiting(state, layer.value, id))
       return `Sheet ${id} does not wait for ${layer.value.name}: ${sheetWords(state, wanted)}.`
-    if (edition.handOut?.heldByOthers.includes(id)) return `Sheet ${id} lies at another station.`
+    // An image of its piece at another station holds the whole piece.
+    const held = new Set(edition.handOut?.heldByOthers ?? [])
+    if (held.has(id) || wanted.together.some((other) => held.has(other))) return `Sheet ${id} lies at another station.`
     wentTo.value = stack.value.map((one) => one.id)
     fromSheet.value = id
     return ''

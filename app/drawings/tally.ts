@@ -108,6 +108,13 @@ function ticksBefore(adjustments: Adjustment[], from: number, to: number): strin
 /** One for all: making a format anew for each pull was most of what a tap cost on a long run. */
 const hoursAndMinutes = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 
+/** The sheets of a pull, each with its verdict where they do not all stand alike. */
+function sheetsOf({ sheetIds, apart }: Pull): string {
+  const verdicts = new Set(apart.map(({ verdict }) => verdict))
+  const verdictOf = (id: number) => apart.find(({ sheetId }) => sheetId === id)?.verdict ?? ''
+  return sheetIds.map((id) => (verdicts.size > 1 ? `${id} ${verdictOf(id)}`.trim() : String(id))).join(' and ')
+}
+
 function sentenceOf(pull: Pull, { standard, layer, by }: Beside): string {
   const what =
     pull.kind === 'pull'
@@ -117,7 +124,7 @@ function sentenceOf(pull: Pull, { standard, layer, by }: Beside): string {
         : pull.kind
   return [
     `Pull ${pull.ordinal}`,
-    pull.sheetIds.length > 0 ? `sheet ${pull.sheetIds.join(' and ')}` : 'on proof paper',
+    pull.sheetIds.length > 0 ? `sheet ${sheetsOf(pull)}` : 'on proof paper',
     layer,
     what,
     pull.faults.map(faultWord).join(' and '),

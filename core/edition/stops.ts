@@ -35,7 +35,8 @@ type Told = [figure: string, done: boolean, begun: boolean]
 
 /** What is got ready: the block, paper, press and ink. */
 function preparing(edition: EditionState, wanted: number): Record<'block' | 'paper' | 'press' | 'ink', Told> {
-  const { blocks, layers } = edition
+  const { blocks } = edition
+  const layers = edition.layers.filter(({ withoutPull }) => !withoutPull)
   const { made } = figures(edition)
   const set = layers.filter((layer) => setupInForce(layer) !== null).length
   const inked = layers.filter((layer) => layer.zones.every((zone) => zone.batchId !== null)).length
@@ -53,7 +54,8 @@ function preparing(edition: EditionState, wanted: number): Record<'block' | 'pap
 function printing(edition: EditionState): Record<'prove' | 'pull' | 'dry', Told> {
   const { made } = figures(edition)
   const proofs = tallied(edition, 'live proof')
-  const { layers, standards } = edition
+  const { standards } = edition
+  const layers = edition.layers.filter(({ withoutPull }) => !withoutPull)
   const hasBat = batOf(edition) !== undefined
   const approved = layers.length > 1 ? `${standards.length} of ${layers.length}` : 'BAT'
   // Alive, and nobody has said its last layer is dry.

@@ -66,7 +66,9 @@ export class PassBook {
     let known = this.chances.get(key)
     if (!known) this.chances.set(key, (known = chanceFor(stack, reckoning, record)))
     const isOpen = summary.piece !== null && summary.state !== 'closed'
-    const toStart = isOpen ? this.toStart(reckoning, stack.layers.length, record) : null
+    const toStart = isOpen
+      ? this.toStart(reckoning, stack.layers.filter(({ isPulled }) => isPulled).length, record)
+      : null
     return { ...summary, chance: known.chance, chanceIsRough: known.isRough, toStart }
   }
   /** How many sheets an edition is to be started with, by the room's record and its usual confidence. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { saidOn } from '#core/edition/pull'
 import { layersOn } from '#core/edition/layers-on'
 import { placeOf, standingVerdict } from '#core/edition/places'
 import { inOrder } from '#core/edition/allocate'
@@ -29,12 +30,13 @@ const open = computed(() =>
 const waiting = computed(() => inOrder(state.value, state.value.plan!.orderSchool).length)
 function history(sheet: Sheet): string {
   const { pulls, mixedBefore } = historyOf(state.value, sheet)
-  const told = pulls.map(
-    (pull) =>
-      `pull ${pull.ordinal}${pull.faults.length ? `: ${pull.faults.map(faultWord).join(', ')}` : ''}${pull.rescued ? ` (${pull.rescued})` : ''}`,
-  )
+  const told = pulls.map((pull) => {
+    const { faults } = saidOn(state.value, pull, sheet)
+    return `pull ${pull.ordinal}${faults.length ? `: ${faults.map(faultWord).join(', ')}` : ''}${pull.rescued ? ` (${pull.rescued})` : ''}`
+  })
+  const laid = state.value.layers.flatMap(({ id, name }) => (sheet.laid.includes(id) ? [`${name} laid on`] : []))
   const kind = kindOf(state.value, pulls)
-  return [mixedBefore ? `one of the stack that came mixed to ${mixedBefore.name}` : '', ...told, kind]
+  return [mixedBefore ? `one of the stack that came mixed to ${mixedBefore.name}` : '', ...laid, ...told, kind]
     .filter(Boolean)
     .join(' · ')
 }
