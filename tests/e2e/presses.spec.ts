@@ -94,6 +94,7 @@ test('a pin above the block goes under no roller; a platen shows where what prin
   await page.getByRole('link', { name: 'Registration sheet' }).click()
   await page.getByRole('button', { name: 'One more pin' }).click()
   await page.getByRole('button', { name: 'Keep the registration sheet' }).click()
+  await expect(page.getByRole('button', { name: 'Keep the registration sheet' })).toBeDisabled()
   await openEdition(page, server.url, 'Slack Water', /^Press/)
   await say(page, 'Press', 'Long press')
   await expect(page.getByText(/nobody said how high they stand/)).toBeVisible()

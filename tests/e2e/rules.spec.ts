@@ -67,7 +67,7 @@ test('a sheet spoiled on the rack shows in the rate of the next plan', async ({ 
   }
   const before = await losses()
   await stop(page, /^Pull/)
-  await choose(page, 'A sheet was spoiled off the press', /^sheet \d+/)
+  await choose(page, 'Spoiled off the press', /^sheet \d+/)
   await page.getByRole('button', { name: 'Spoil it' }).click()
   await expect(page.getByText('31 alive, 22 wanted.')).toBeVisible()
   await expect.poll(losses).toEqual({ passed: before.passed - 1, rejected: before.rejected + 1 })
