@@ -1,11 +1,11 @@
-import { asTorn } from '#core/register/growth'
 import { type CommandData, type EditionCommandType, guarded } from '#core/house/acts'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { countEdition, figures } from '#core/edition/count'
 import { evolve } from '#core/house/streams'
 import { isNewer } from '#core/house/upcast'
-import { emptyEdition, type EditionState } from '#core/edition/state'
+import { broughtUpToDate } from '#core/edition/older-copy'
+import type { EditionState } from '#core/edition/state'
 import { pullOf } from '#core/edition/pull'
 import { foresee } from '#core/house/foresee'
 import type { Context, LedgerEvent } from '#core/ground/envelope'
@@ -128,11 +128,10 @@ export const useEdition = defineStore('edition', () => {
       studio.value = { ...emptyStudio(), ...copy.studio }
       record.value = { ...noRecord, ...copy.record }
       const since = await eventsSince(copy.state.stream)
-      stored.value = since.reduce((state, event) => (event.seq === state.seq + 1 ? evolve(state, event) : state), {
-        ...emptyEdition(copy.state.stream),
-        ...copy.state,
-        layers: copy.state.layers.map((layer) => ({ ...layer, settling: layer.settling ?? asTorn })),
-      })
+      stored.value = since.reduce(
+        (state, event) => (event.seq === state.seq + 1 ? evolve(state, event) : state),
+        broughtUpToDate(copy.state),
+      )
       live.follow(copy.position)
     }
   }

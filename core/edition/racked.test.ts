@@ -82,6 +82,8 @@ describe('a rack', () => {
     expect(at(table, 'describe-rack', 'rack:r1', long, 'student')).toBe('not-allowed')
     expect(at(table, 'add-rack', 'rack:r1', long)).toBe('already-there')
     expect(table.give('split-sheet', { sheetId: 1 }).refusal?.code).toBe('in-a-rack')
+    table.must('split-sheet', { sheetId: 2 })
+    expect(lay(table, [2])).toBe('split')
   })
 
   it('is emptied of a closed edition, and takes nothing of it', () => {

@@ -71,6 +71,7 @@ function piecesNamed(edition: EditionState, sheetIds: readonly number[]): { foun
     const sheet = sheetOf(edition, id)
     if (!sheet) return unknownSheet(id)
     if (seen.has(id)) continue
+    if (sheet.parts.length > 0) return refuse('split', `Sheet ${id} has been cut in two; lay in its parts.`, 'sheetIds')
     const piece = pieceOf(edition, sheet)
     const lying = piece.find(({ rack }) => rack && !rack.isOut)
     if (lying)
