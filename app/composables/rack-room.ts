@@ -1,4 +1,5 @@
 import { computed, type Ref } from 'vue'
+import { piecesUnder } from '#core/edition/sheet'
 import { stackFor } from '#core/edition/stack'
 import type { Layer } from '#core/edition/layer'
 import { roomIn } from '#core/stores/rack/state'
@@ -12,8 +13,7 @@ export function useRackRoom(layer: Ref<Layer | undefined>) {
   return computed(() => {
     if (!edition.state || !layer.value || supplies.racks.length === 0) return ''
     const stack = stackFor(edition.state, layer.value)
-    // Images on one piece of paper lie in one place.
-    const pieces = new Set(stack.map(({ id, together }) => together[0] ?? id)).size
+    const pieces = piecesUnder(stack)
     const free = roomIn(supplies.racks)
     if (pieces <= free) return ''
     return `The racks have ${free === 0 ? 'no place' : free === 1 ? 'one place' : `${free} places`} for the ${pieces} to come: make room first.`

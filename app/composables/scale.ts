@@ -1,32 +1,10 @@
-import { onUnmounted, ref } from 'vue'
 import type { ScaleReading } from '#shared/replies/replies'
-import { api } from './api'
+import { useDevice } from './device'
 
-/** The scale as long as a page looks at it. `null`: nothing heard yet. */
+type ScaleAct = 'tare' | 'pour' | 'stop' | 'clear' | 'unplug' | 'plug'
+
+/** The scale at the slab. */
 export function useScale() {
-  const reading = ref<ScaleReading | null>(null)
-  const away = ref(false)
-  let source: EventSource | null = null
-
-  function open(): void {
-    if (source) return
-    source = new EventSource('/api/scale')
-    source.addEventListener('message', (message: MessageEvent<string>) => {
-      reading.value = JSON.parse(message.data) as ScaleReading
-      away.value = false
-    })
-    // The browser tries again by itself.
-    source.addEventListener('error', () => {
-      away.value = true
-    })
-  }
-
-  function act(what: 'tare' | 'pour' | 'stop' | 'clear' | 'unplug' | 'plug', rate = 0): Promise<unknown> {
-    return api('/api/scale', 'POST', { act: what, rate }).catch(() => {
-      away.value = true
-    })
-  }
-
-  onUnmounted(() => source?.close())
-  return { reading, away, open, act }
+  const { act, ...scale } = useDevice<ScaleReading, { act: ScaleAct; rate: number }>('/api/scale')
+  return { ...scale, act: (what: ScaleAct, rate = 0) => act({ act: what, rate }) }
 }

@@ -6,34 +6,7 @@ import { ago, chanceWords, figured, howLong } from '~/drawings/words'
 
 useHead({ title: 'The floor · Ample Tally' })
 const session = useSession()
-const live = useLive()
-const floor = ref<FloorReply | null>(null)
-const trouble = ref('')
-const now = ref(Date.now())
-
-async function load() {
-  try {
-    floor.value = await api<FloorReply>('/api/floor')
-    now.value = Date.now()
-    trouble.value = ''
-  } catch (error) {
-    trouble.value = wordsOf(error)
-  }
-}
-
-let soon: ReturnType<typeof setTimeout> | undefined
-const unlisten = live.listen(
-  () => {
-    clearTimeout(soon)
-    soon = setTimeout(() => void load(), 300)
-  },
-  () => void load(),
-)
-onMounted(async () => {
-  await load()
-  live.follow(live.position)
-})
-onUnmounted(unlisten)
+const { reply: floor, trouble, now } = useLiveReply<FloorReply>('/api/floor')
 
 /** More presses than a screen holds at their ease. */
 const many = computed(() => (floor.value?.running.length ?? 0) > 5)

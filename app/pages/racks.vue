@@ -6,37 +6,8 @@ import { figured } from '~/drawings/words'
 /** What dries where: racks, lines and shelves by their slots, what is fit for what, and the air they stand in. */
 useHead({ title: 'Racks · Ample Tally' })
 const session = useSession()
-const live = useLive()
-const reply = ref<RacksReply | null>(null)
-const trouble = ref('')
+const { reply, trouble, now, load } = useLiveReply<RacksReply>('/api/racks')
 const adding = ref(false)
-const now = ref(Date.now())
-
-async function load() {
-  try {
-    reply.value = await api<RacksReply>('/api/racks')
-    now.value = Date.now()
-    trouble.value = ''
-  } catch (error) {
-    trouble.value = wordsOf(error)
-  }
-}
-let soon: ReturnType<typeof setTimeout> | undefined
-const unlisten = live.listen(
-  () => {
-    clearTimeout(soon)
-    soon = setTimeout(() => void load(), 300)
-  },
-  () => void load(),
-)
-onMounted(async () => {
-  await load()
-  live.follow(live.position)
-})
-onUnmounted(() => {
-  clearTimeout(soon)
-  unlisten()
-})
 
 function added() {
   adding.value = false
@@ -46,7 +17,7 @@ function added() {
 const free = computed(() => roomIn(reply.value?.racks ?? []))
 /** Of everything that is to be laid in, what there is no room for. */
 const tooMany = computed(() =>
-  Math.max(0, (reply.value?.toLay ?? []).reduce((sum, { sheetIds }) => sum + sheetIds.length, 0) - free.value),
+  Math.max(0, (reply.value?.toLay ?? []).reduce((sum, { pieces }) => sum + pieces, 0) - free.value),
 )
 /** Those first in which something dries. */
 const inOrder = computed(() =>

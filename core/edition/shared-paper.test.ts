@@ -7,7 +7,7 @@ import { imagesAPiece, piecesTogether, printedAtOnce, pullsFor } from './lock-up
 import { passesOf } from './passes'
 import { placeOf, standingVerdict } from './places'
 import { laidWith, nextLays, nextSheet, stackFor } from './stack'
-import { sheetOf } from './sheet'
+import { piecesUnder, sheetOf } from './sheet'
 
 /** An edition on pieces of two images each. */
 const table = (pieces = 3, images = 2) => new PressTable().tear(pieces, images)
@@ -17,7 +17,7 @@ const layerOf = (on: PressTable) => on.edition.layers[0]!
 describe('paper of several images', () => {
   it('is as many sheets as it holds images, each in a place of its own', () => {
     const two = table()
-    expect(two.edition.made).toBe(6)
+    expect([two.edition.made, piecesUnder(two.edition.sheets)]).toEqual([6, 3])
     expect(two.edition.sheets.map(({ together }) => together.join('·'))).toEqual([
       '1·2',
       '1·2',

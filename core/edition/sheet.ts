@@ -84,6 +84,10 @@ export function pieceOf(state: { sheets: readonly Sheet[] }, sheet: Sheet): Shee
   return sheet.together.length > 0 ? sheet.together.flatMap((id) => sheetOf(state, id) ?? []) : [sheet]
 }
 
+/** Pieces of paper on which so many sheets lie. */
+export const piecesUnder = (sheets: readonly Pick<Sheet, 'id' | 'together'>[]): number =>
+  new Set(sheets.map(({ id, together }) => together[0] ?? id)).size
+
 /** A piece of paper by its serials, for instance “13·14”. */
 export const pieceWord = (sheet: Pick<Sheet, 'id' | 'together'>): string =>
   sheet.together.length > 0 ? sheet.together.join('·') : String(sheet.id)

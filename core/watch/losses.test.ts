@@ -28,6 +28,7 @@ it('losses are told apart by what they came with, proofs and void pulls left out
   expect(by('layer')).toEqual([
     {
       label: edition.layers[0]!.name,
+      pressId: null,
       pulls: 3,
       notGood: 2,
       minutes: expect.closeTo(1.5, 5) as number,
@@ -36,7 +37,7 @@ it('losses are told apart by what they came with, proofs and void pulls left out
         { fault: 'slur', times: 1 },
       ],
     },
-    { label: 'second', pulls: 0, notGood: 0, minutes: null, faults: [] },
+    { label: 'second', pressId: null, pulls: 0, notGood: 0, minutes: null, faults: [] },
   ])
   expect(by('press').map(({ label, pulls, notGood }) => [label, pulls, notGood])).toEqual([
     ['no press set', 1, 0],
@@ -45,7 +46,7 @@ it('losses are told apart by what they came with, proofs and void pulls left out
   expect(by('paper')).toMatchObject([{ pulls: 3 }])
   expect(by('time of day')).toMatchObject([{ label: '08 to 10 h', pulls: 3 }])
   expect(by('place')).toEqual([
-    { label: 'upper left', pulls: 1, notGood: 1, minutes: null, faults: [{ fault: 'salt', times: 1 }] },
+    { label: 'upper left', pressId: null, pulls: 1, notGood: 1, minutes: null, faults: [{ fault: 'salt', times: 1 }] },
   ])
 })
 
@@ -61,9 +62,9 @@ it('every pull that counts stands in every telling but that of places', () => {
 it('ways of printing one layer are held side by side, and people only before those who may see them', () => {
   const { edition, layer } = run()
   const bySetUp = lossesOf([edition], { ...asked, by: 'set-up', layerId: layer })
-  expect(bySetUp.map(({ label, pulls }) => [label, pulls])).toEqual([
-    ['no press set', 1],
-    [`${samples['add-press'].name}, set-up 1`, 2],
+  expect(bySetUp.map(({ label, pulls, pressId }) => [label, pulls, pressId])).toEqual([
+    ['no press set', 1, null],
+    [`${samples['add-press'].name}, set-up 1`, 2, 'p1'],
   ])
   expect(lossesOf([edition], { ...asked, by: 'person' })).toMatchObject([{ label: 'p1', pulls: 3, notGood: 2 }])
   expect(lossesOf([edition], { ...asked, by: 'person', person: 'p2' })).toEqual([])

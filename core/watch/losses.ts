@@ -25,6 +25,8 @@ export const roomLossesBy: readonly LossBy[] = ['press', 'paper', 'ink', 'place'
 export interface LossRow {
   /** Of a person her id. */
   label: string
+  /** By set-up, the press of it; null else. */
+  pressId: string | null
   /** Pulls it rests on. */
   pulls: number
   notGood: number
@@ -63,9 +65,10 @@ interface Row extends LossRow {
  */
 export function lossesOf(editions: readonly EditionState[], question: LossQuestion): LossRow[] {
   const rows = new Map<string, Row>()
-  const rowOf = (label: string) => {
+  const rowOf = (label: string, pressId: string | null = null) => {
     const row: Row = rows.get(label) ?? {
       label,
+      pressId,
       pulls: 0,
       notGood: 0,
       minutes: null,
@@ -87,8 +90,8 @@ export function lossesOf(editions: readonly EditionState[], question: LossQuesti
     for (const pull of state.pulls) {
       if (pull.kind !== 'pull' || !isLive(pull)) continue
       if (question.layerId !== null && pull.layerId !== question.layerId) continue
-      for (const [label, faults] of labelled(state, pull, question)) {
-        const row = rowOf(label)
+      for (const [label, faults, pressId] of labelled(state, pull, question)) {
+        const row = rowOf(label, pressId)
         row.pulls += 1
         timesOf(row).push(Date.parse(pull.at))
         if (pull.verdict !== 'good') row.notGood += 1
@@ -121,7 +124,7 @@ function labelled(
   state: EditionState,
   pull: Pull,
   { by, hourOf, person }: LossQuestion,
-): [label: string, faults: string[]][] {
+): [label: string, faults: string[], pressId?: string][] {
   switch (by) {
     case 'layer':
       return [[layerOf(state, pull.layerId)?.name ?? '', pull.faults]]
@@ -132,7 +135,9 @@ function labelled(
     case 'set-up': {
       const setups = layerOf(state, pull.layerId)?.setups ?? []
       const at = setups.findIndex(({ seq }) => seq === pull.setupSeq)
-      return [[at < 0 ? 'no press set' : `${setups[at]!.setup.pressName}, set-up ${at + 1}`, pull.faults]]
+      if (at < 0) return [['no press set', pull.faults]]
+      const { pressName, pressId } = setups[at]!.setup
+      return [[`${pressName}, set-up ${at + 1}`, pull.faults, pressId]]
     }
     case 'person':
       return person === null || person === pull.by ? [[pull.by, pull.faults]] : []

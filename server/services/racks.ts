@@ -1,7 +1,7 @@
 import { layerNumber, layerOf } from '#core/edition/layer'
 import { layersOn } from '#core/edition/layers-on'
 import { placeOf } from '#core/edition/places'
-import { sheetOf } from '#core/edition/sheet'
+import { piecesUnder, type Sheet, sheetOf } from '#core/edition/sheet'
 import type { EditionState } from '#core/edition/state'
 import { streamId } from '#core/ground/envelope'
 import { drynessOf } from '#core/run/dryness'
@@ -111,14 +111,22 @@ function stacksIn(
 
 /** Sheets of an edition that dry and lie in no rack, by the layer that dries. */
 function toLay(state: EditionState): StackToLay[] {
-  const byLayer = new Map<number, number[]>()
+  const byLayer = new Map<number, Sheet[]>()
   for (const sheet of state.sheets) {
     const place = placeOf(state, sheet)
     if (place.kind !== 'drying' || (sheet.rack && !sheet.rack.isOut)) continue
-    byLayer.set(place.layer, [...(byLayer.get(place.layer) ?? []), sheet.id])
+    byLayer.set(place.layer, [...(byLayer.get(place.layer) ?? []), sheet])
   }
-  return [...byLayer].map(([number, sheetIds]) => {
+  return [...byLayer].map(([number, sheets]) => {
     const layer = state.layers[number - 1]!
-    return { editionId: streamId(state.stream), title: state.title, layerId: layer.id, layerName: layer.name, sheetIds }
+    const [sheetIds, pieces] = [sheets.map(({ id }) => id), piecesUnder(sheets)]
+    return {
+      editionId: streamId(state.stream),
+      title: state.title,
+      layerId: layer.id,
+      layerName: layer.name,
+      sheetIds,
+      pieces,
+    }
   })
 }

@@ -319,6 +319,8 @@ export interface StackToLay {
   layerId: string
   layerName: string
   sheetIds: number[]
+  /** Pieces of paper that is. */
+  pieces: number
 }
 
 /** Where the room loses, over so many editions. */

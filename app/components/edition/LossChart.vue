@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { costOfGoodSheet } from '#core/cost/of-good-sheet'
 import { layerOf } from '#core/edition/layer'
-import { inkNeed, perPull } from '#core/run/ink-need'
+import { inkNeed } from '#core/run/ink-need'
+import { stepCost } from '#core/run/step-cost'
 import { rateOn } from '#core/stores/press/state'
 import { type LossBy, type LossRow, lossesBy, lossesOf } from '#core/watch/losses'
 
@@ -25,31 +25,20 @@ const rows = computed(() =>
 )
 const finder = (fault: string) => `/finder?edition=${edition.id}&layer=${props.layerId}&fault=${fault}`
 
-const paper = computed(() => {
-  const prints = state.value.torn.reduce((sum, { count, images }) => sum + count * images, 0)
-  const paid = state.value.torn.reduce((sum, { lotSheets, pricePerLotSheet }) => sum + lotSheets * pricePerLotSheet, 0)
-  return prints > 0 ? paid / prints : null
-})
-const ink = computed(() => {
-  const layer = layerOf(state.value, props.layerId)
-  if (!layer) return 0
-  const milligrams = inkNeed(state.value, layer.id, known(layer)).reduce((sum, need) => sum + perPull(need), 0)
-  return (milligrams / 1000) * state.value.plan!.rates.inkGram
-})
-/** The press's own rate of today where it has one, else the plan's. */
-function hourAt(label: string): number {
-  const { rates } = state.value.plan!
-  const setups = layerOf(state.value, props.layerId)?.setups ?? []
-  const at = Number(/set-up (\d+)$/.exec(label)?.[1] ?? 0) - 1
-  const press = supplies.presses.find(({ id }) => id === setups[at]?.setup.pressId)
-  const own = press ? rateOn(press.rates, new Date().toISOString().slice(0, 10)) : null
-  return (own ?? rates.pressHour) + rates.labourHour
+const today = new Date().toISOString().slice(0, 10)
+/** The press's own rate of today, where it has one. */
+const hourOf = (pressId: string) => {
+  const press = supplies.presses.find(({ id }) => id === pressId)
+  return press ? rateOn(press.rates, today) : null
 }
-function cost({ label, pulls, notGood, minutes }: LossRow): string {
-  if (paper.value === null || minutes === null) return 'not known yet'
-  const step = { piece: paper.value, ink: ink.value, minutes, hour: hourAt(label) }
-  const each = costOfGoodSheet(step, (pulls - notGood) / pulls)
-  return each === null ? 'none good' : `${edition.studio.currency} ${each.toFixed(2)}`
+const needs = computed(() => {
+  const layer = layerOf(state.value, props.layerId)
+  return layer ? inkNeed(state.value, layer.id, known(layer)) : []
+})
+function cost(row: LossRow): string {
+  const each = stepCost(state.value, props.layerId, row, needs.value, hourOf)
+  if (each === null) return 'not known yet'
+  return Number.isNaN(each) ? 'none good' : `${edition.studio.currency} ${each.toFixed(2)}`
 }
 </script>
 

@@ -2,6 +2,7 @@
 import { doerWords } from '#core/ground/envelope'
 import type { EditionPlan } from '#core/plan/plan'
 import { planChanges } from '#core/plan/changes'
+import { paperAPrint } from '#core/run/step-cost'
 import { imagesOn, pieceSize } from '#core/paper/piece'
 import { date, figured } from '~/drawings/words'
 
@@ -49,9 +50,8 @@ watch(
   { immediate: true },
 )
 const piece = computed(() => {
-  const torn = edition.state!.torn
-  const pieces = torn.reduce((sum, t) => sum + t.count * t.images, 0)
-  if (pieces > 0) return torn.reduce((sum, t) => sum + t.lotSheets * t.pricePerLotSheet, 0) / pieces
+  const paid = paperAPrint(edition.state!)
+  if (paid !== null) return paid
   const lot = supplies.lots.find((known) => known.id === edition.state!.piece?.lotId)
   return lot && perSheet.value ? lot.price / perSheet.value : null
 })

@@ -1,0 +1,43 @@
+import { onMounted, onUnmounted, ref, shallowRef } from 'vue'
+import { useLive } from '~/stores/live'
+import { api, wordsOf } from './api'
+
+/** Many events come together: a list is asked for once when they have. ms. */
+const settles = 300
+
+/** What a room shows, asked for anew whenever anything of the ledger changes. `null`: nothing heard yet. */
+export function useLiveReply<Reply>(path: string) {
+  const live = useLive()
+  const reply = shallowRef<Reply | null>(null)
+  const trouble = ref('')
+  /** When it was asked for last. */
+  const now = ref(Date.now())
+
+  async function load(): Promise<void> {
+    try {
+      reply.value = await api<Reply>(path)
+      now.value = Date.now()
+      trouble.value = ''
+    } catch (error) {
+      trouble.value = wordsOf(error)
+    }
+  }
+
+  let soon: ReturnType<typeof setTimeout> | undefined
+  const unlisten = live.listen(
+    () => {
+      clearTimeout(soon)
+      soon = setTimeout(() => void load(), settles)
+    },
+    () => void load(),
+  )
+  onMounted(async () => {
+    await load()
+    live.follow(live.position)
+  })
+  onUnmounted(() => {
+    clearTimeout(soon)
+    unlisten()
+  })
+  return { reply, trouble, now, load }
+}
