@@ -16,6 +16,8 @@ export default defineNuxtConfig({
   css: [
     '@fontsource-variable/bitter/index.css',
     '@fontsource-variable/public-sans/index.css',
+    '@fontsource/kalam/latin-300.css',
+    '@fontsource/kalam/latin-ext-300.css',
     'vuetify/styles/core',
     '~/assets/paper.css',
   ],

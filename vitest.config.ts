@@ -8,6 +8,8 @@ export default defineConfig({
   esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true } } },
   test: {
     include: ['{core,shared,server,app,demo,scripts}/**/*.test.ts', 'tests/api/**/*.test.ts'],
+    // Every core: left alone, a machine of two would use one.
+    maxWorkers: '100%',
     testTimeout: 60_000,
     hookTimeout: 120_000,
   },

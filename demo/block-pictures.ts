@@ -29,6 +29,19 @@ export const scales = board(
   `<rect x="430" y="60" width="36" height="420" fill="${ink}"/><rect x="150" y="90" width="600" height="24" fill="${ink}"/><rect x="560" y="330" width="290" height="200" fill="${ink}"/><rect x="120" y="250" width="150" height="22" fill="${ink}"/>`,
 )
 
+/** Roofs of corrugated tin, ridge behind ridge. */
+export const roofs = board(
+  [90, 250, 410]
+    .map(
+      (top, i) =>
+        `<path d="M${40 + i * 30} ${top + 130}L${300 + i * 40} ${top}L${620 + i * 60} ${top + 130}z" fill="${ink}"/>${Array.from(
+          { length: 7 },
+          (_, n) => `<rect x="${200 + i * 40 + n * 42}" y="${top + 78}" width="9" height="52" fill="${cut}"/>`,
+        ).join('')}`,
+    )
+    .join(''),
+)
+
 /** A picture of the print that a block gives: reversed, so that lettering reads right. */
 export function printed(block: string): string {
   const [, width] = /width="(\d+)"/.exec(block)!

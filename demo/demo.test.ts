@@ -31,6 +31,7 @@ describe('the demo pressroom', () => {
   it('holds an edition at every stage, and every count balances', () => {
     expect(editions.map((edition) => edition.title).sort()).toEqual([
       'Bakery Door',
+      'Buoy Lights',
       'Ferry Clock',
       'Harbour Scales',
       'Kettle, Ibb',
@@ -65,6 +66,22 @@ describe('the demo pressroom', () => {
     expect(named('Ferry Clock').pulls.map((pull) => pull.proofKind)).toEqual([null, ...Array<string>(6).fill('CTP')])
   })
 
+  it('prints two images to a piece, of which one may be lost, and lays a layer without a press', () => {
+    const buoys = named('Buoy Lights')
+    expect(buoys.pulls.filter(({ kind }) => kind === 'pull').map(({ sheetIds }) => sheetIds.length)).toEqual(
+      Array<number>(8).fill(2),
+    )
+    const kinds = buoys.sheets.map((sheet) => placeOf(buoys, sheet).kind)
+    expect(kinds.slice(0, 9)).toEqual([
+      ...Array<string>(4).fill('good'),
+      'waiting',
+      'waiting',
+      'waiting',
+      'reject',
+      'waiting',
+    ])
+  })
+
   it('keeps with each pull the setting and the ink it was made with', () => {
     for (const pull of named('Harbour Scales').pulls) {
       const layer = named('Harbour Scales').layers[0]!
@@ -89,7 +106,7 @@ describe('the demo pressroom', () => {
       numbering: 1,
       planned: 1,
       proving: 1,
-      pulling: 8,
+      pulling: 9,
       signing: 1,
     })
   })

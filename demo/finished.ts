@@ -1,3 +1,4 @@
+import { printed, roofs } from './block-pictures'
 import { noFinishing } from '#core/finish/plan'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
@@ -73,11 +74,19 @@ export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promis
     2,
     22,
   )
-  await edition
-    .wait(60)
-    .give('close', { note: 'Block cancelled with a scored line; one cancellation proof kept in the drawer.' })
-  const reason = 'scored across, edition complete'
-  await desk.give(by, `block:${block}`, 'cancel-block', { reason }, edition.at, 1)
+  await edition.wait(60).give('close', {
+    note: 'A scored line across; the proof lies in drawer 2.',
+    block: 'cancelled with a proof',
+    blockIds: [block],
+  })
+  const left = new Date(edition.at + day).toISOString().slice(0, 10)
+  for (const [sheetId, how, to] of [
+    [1, 'in the archive', 'drawer 2'],
+    [2, 'given', 'Oona Vell'],
+    [3, 'sold', 'M. B.'],
+    [4, 'on loan', 'Customs House window'],
+  ] as const)
+    await edition.wait(24 * 60).give('send-print', { sheetId, how, to, on: left, note: '' })
 }
 
 /** A photopolymer print, all pulled and dry, being coloured by hand in batches of five. */
@@ -110,8 +119,9 @@ export async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<
   })
   await edition.tear(stores.board, 6, 22)
   const leave = await arrive(edition, stores.platen, ['packing'], 'a card of somebody else’s on the bed')
+  edition.proofPicture = await desk.picture(printed(roofs))
   await edition.prove(0, 2, 2)
-  await edition.run(0, upTo(1, 22), { 7: 'd hickey', 12: 'r fill', 20: 'd pale' }, 4)
+  await edition.run(0, upTo(1, 22), { 7: 'd hickey 128,52', 12: 'r fill 60,96', 20: 'd pale' }, 4)
   await leave(edition.wait(20))
   const good = upTo(1, 22).filter((id) => id !== 12)
   await edition.wait(2 * 24 * 60).dry(0, good)
@@ -125,7 +135,7 @@ export async function tinRoofs(desk: Desk, by: string, stores: Stores): Promise<
       chop: { kind: 'blind', left: 8, top: 201, width: 10, height: 10 },
     },
   })
-  const batch = (number: number) => upTo(number * 5 - 4, Math.min(22, number * 5)).filter((id) => id !== 12)
+  const batch = (number: number) => good.slice(number * 5 - 5, number * 5)
   const colour = (step: string, sheetIds: number[], minutes: number) =>
     edition.wait(minutes).give('finish-sheets', { step, sheetIds, isDone: true })
   await colour('colour c1', batch(1), 40)

@@ -1,3 +1,4 @@
+import { buoyLights } from './shared-paper'
 import { studioDefaults } from '#core/stores/studio/state'
 import type { Desk } from './desk'
 import { bakeryDoor, tideTable, tinRoofs } from './finished'
@@ -74,6 +75,7 @@ export async function fillPressroom(desk: Desk): Promise<void> {
   await tideTable(desk, oona, stores)
   await tinRoofs(desk, merle, stores)
   await weighbridge(desk, instructor, stores)
+  await buoyLights(desk, oona, stores)
   await ferryClock(desk, oona, stores)
   await eveningClass(desk, students, stores)
   await slackWater(desk, oona, stores)

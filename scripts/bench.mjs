@@ -13,6 +13,8 @@ const { measurePress } = await import('./bench/press.mjs')
 const { measureMinute } = await import('./bench/minute.mjs')
 const { measureLongRun } = await import('./bench/long-run.mjs')
 const { measureCharts, measureFrames } = await import('./bench/frames.mjs')
+const { measureRecordPdf, measureStudioFile } = await import('./bench/files.mjs')
+const { measureCurating } = await import('./bench/curating.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
 const { measureLists, measureEdition, measureLargeReply } = await import('./bench/reading.mjs')
 
@@ -114,13 +116,29 @@ const charts = await measureCharts(folder('charts'), fillLedger)
 say('stream of 3,000 impressions, from the click, middle of 5', ms(charts.stream), 'under 200 ms', charts.stream < 200)
 say('  a chart told apart anew, slowest of 7', ms(charts.charts), 'under 200 ms', charts.charts < 200)
 
+const curating = await measureCurating(folder('curating'), fillLedger)
+say('curating 500 prints: a key to the next in front, 95 of 100', ms(curating.key), 'under 50 ms', curating.key < 50)
+say('  their numbers given, to the answer', ms(curating.numbers), 'under 300 ms', curating.numbers < 300)
+
+const record = await measureRecordPdf(folder('record'), fillLedger)
+say('record of 250 prints as PDF, from the touch to the file', ms(record), 'under 3 s', record < 3000)
+const file = await measureStudioFile(folder('studio-file'), fillLedger)
+say(
+  `studio file of ${file.impressions} impressions (${(file.bytes / 1024 / 1024).toFixed(0)} MB), to its last byte`,
+  `${(file.took / 1000).toFixed(1)} s`,
+  'under 10 s',
+  file.took < 10_000 && file.impressions >= 100_000,
+)
+say('  memory the server took beside', `${file.grown} MB`, 'under 150 MB', file.grown < 150)
+
 if (!process.argv.includes('--quick')) {
   const hour = await measureLongRun(folder('hour'), fillLedger)
   say(
     `an hour at the bench (${hour.pulls} pulls): left behind by each`,
     `${(hour.bytes / 1000).toFixed(1)} kB, ${hour.nodes.toFixed(1)} nodes, ${hour.listeners} listeners in all`,
-    'under 12 kB, no listener',
-    hour.bytes < 12_000 && hour.listeners <= 5,
+    'under 12 kB, a listener a bundle',
+    // Strokes close up into bundles, each a button that listens.
+    hour.bytes < 12_000 && hour.listeners <= hour.pulls / 25 + 5,
   )
   const minute = await measureMinute(folder('minute'))
   say(

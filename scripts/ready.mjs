@@ -87,7 +87,8 @@ function sourceHash() {
 export function ensureBuild() {
   const stamp = join(root, '.output/built-from')
   const now = sourceHash()
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return
+  const server = join(root, '.output/server/index.mjs')
+  if (existsSync(server) && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return
   console.info('Building …')
   const log = join(root, '.cache/build.log')
   mkdirSync(dirname(log), { recursive: true })

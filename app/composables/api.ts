@@ -27,6 +27,7 @@ export async function api<Reply>(
   path: string,
   method: 'GET' | 'POST' | 'PUT' | 'DELETE' = 'GET',
   body?: unknown,
+  headers: Record<string, string> = {},
 ): Promise<Reply> {
   let answer: Response
   try {
@@ -34,7 +35,8 @@ export async function api<Reply>(
       method,
       credentials: 'same-origin',
       signal: AbortSignal.timeout(15_000),
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: { ...headers, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
   } catch {
     throw new ApiError(0, away)

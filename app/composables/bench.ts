@@ -2,7 +2,7 @@ import { type CommandData } from '#core/house/acts'
 import { computed, ref, watch } from 'vue'
 import { type Sheet, sheetOf } from '#core/edition/sheet'
 import { sheetWords } from '#core/edition/sheet-words'
-import { isDryFor, isWaiting, laidWith, nextSheet, stackFor } from '#core/edition/stack'
+import { isDryFor, isWaiting, laidWith, mayTake, nextSheet, stackFor } from '#core/edition/stack'
 import type { Pull } from '#core/edition/pull'
 import { standardOf } from '#core/edition/standards'
 import type { Grade } from '#core/press/dial-in'
@@ -24,12 +24,16 @@ export function useBench(wantedLayer: string) {
   /** Another sheet than the next was laid: from there on, in the order the stack had then. */
   const fromSheet = ref<number | null>(null)
   const wentTo = ref<number[]>([])
-  watch(layerId, () => (fromSheet.value = null))
+  /** In open work a piece that stays under the block, impression after impression. */
+  const staying = ref<number | null>(null)
+  watch(layerId, () => (fromSheet.value = staying.value = null))
 
   const stack = computed(() => (edition.state && layer.value ? stackFor(edition.state, layer.value) : []))
   /** The sheet this station takes next: the first of those handed to it that is still there, else the next that no other holds. */
   const sheet = computed(() => {
     if (!edition.state || !layer.value) return undefined
+    if (staying.value !== null && mayTake(edition.state, layer.value, staying.value))
+      return sheetOf(edition.state, staying.value)
     const after = fromSheet.value === null ? undefined : nextFrom(fromSheet.value)
     if (after) return after
     const { sheetIds, heldByOthers } = edition.handOut ?? { sheetIds: [], heldByOthers: [] }
@@ -52,11 +56,13 @@ export function useBench(wantedLayer: string) {
     const state = edition.state
     const wanted = state && sheetOf(state, id)
     if (!state || !layer.value || !wanted) return `There is no sheet ${id} in this edition.`
-    if (!isWaiting(state, layer.value, id))
+    if (!mayTake(state, layer.value, id))
       return `Sheet ${id} does not wait for ${layer.value.name}: ${sheetWords(state, wanted)}.`
     // An image of its piece at another station holds the whole piece.
     const held = new Set(edition.handOut?.heldByOthers ?? [])
     if (held.has(id) || wanted.together.some((other) => held.has(other))) return `Sheet ${id} lies at another station.`
+    // One that does not wait takes one impression more, and stays until another is taken.
+    staying.value = isWaiting(state, layer.value, id) ? null : id
     wentTo.value = stack.value.map((one) => one.id)
     fromSheet.value = id
     return ''

@@ -1,10 +1,15 @@
-/** Hand a file made here to the browser's downloads. */
-export function download(content: string | ArrayBuffer, type: string, name: string): void {
-  const url = URL.createObjectURL(new Blob([content], { type }))
+/** Let the browser fetch a file, as large as it may be. */
+export function downloadFrom(url: string, name: string): void {
   const link = document.createElement('a')
   link.href = url
   link.download = name
   link.click()
+}
+
+/** Hand a file made here to the browser's downloads. */
+export function download(content: string | ArrayBuffer, type: string, name: string): void {
+  const url = URL.createObjectURL(new Blob([content], { type }))
+  downloadFrom(url, name)
   // Some browsers still read it after the click has returned.
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }

@@ -4,9 +4,14 @@ import type { AsLeft } from '#core/station/state'
 /** Longer than a printing day: whoever opened it has most likely gone home. */
 const longestDay = 12 * 3600_000
 
+/** Of a session opened the day before: an evening that goes on over midnight is none that was left open. */
+const longestEvening = 6 * 3600_000
+
 /** True when a session was most likely left open. @param at when it was opened */
 export function isLeftOpen(at: string, now: number): boolean {
-  return now - Date.parse(at) > longestDay || new Date(at).toDateString() !== new Date(now).toDateString()
+  const open = now - Date.parse(at)
+  const isOfAnotherDay = new Date(at).toDateString() !== new Date(now).toDateString()
+  return open > (isOfAnotherDay ? longestEvening : longestDay)
 }
 
 /** How a place was, in a line: all right, or what was not. */

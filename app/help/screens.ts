@@ -86,8 +86,16 @@ export const screens: Record<string, ScreenHelp> = {
     words: [words.doubtful, words.bat],
   },
   'editions-id-curate': {
-    says: 'The dry prints beside the standard, one by one. Keep it, doubt it, or take it out; the count follows.',
-    words: [words.doubtful],
+    says: 'The stack beside the BAT, one print in front. A key keeps it, doubts it or takes it out, and the next one comes.',
+    keys: [
+      ['space', 'good'],
+      ['D R', 'doubtful, reject'],
+      ['A P H X', 'goes to AP, PP, HC, the archive'],
+      ['E', 'goes back to the edition'],
+      ['↑ ↓', 'the print before, the next'],
+      ['U', 'back'],
+    ],
+    words: [words.doubtful, words.bat],
   },
   'editions-id-sign': {
     says: 'Numbers are given and pencilled, and each print is signed. A number that was signed is never given twice.',

@@ -83,8 +83,9 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
                   ></strong
                 >
                 <span class="soft"
-                  >{{ chanceWords(edition.chance, edition.chanceIsRough) }} chance of {{ edition.goal }} ·
-                  {{ ago(edition.lastPullAt, now) }}</span
+                  ><template v-if="edition.goal > 0"
+                    >{{ chanceWords(edition.chance, edition.chanceIsRough) }} chance of {{ edition.goal }} · </template
+                  >{{ ago(edition.lastPullAt, now) }}</span
                 >
               </div>
             </li>

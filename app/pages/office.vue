@@ -71,6 +71,13 @@ onMounted(() => void loadPast().catch(() => undefined))
       </div>
       <PastEditions :past="past" @done="loadPast" />
     </section>
+    <section v-if="session.isStaff" class="part">
+      <div class="part-head">
+        <h2>Files</h2>
+        <p>what the room holds, for other programs and other rooms</p>
+      </div>
+      <OpenFiles />
+    </section>
     <RefusedTaps />
     <section v-if="session.isStaff" class="part">
       <div class="part-head">

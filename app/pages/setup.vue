@@ -2,68 +2,32 @@
 definePageMeta({ layout: 'bare' })
 useHead({ title: 'Set up the pressroom · Ample Tally' })
 const session = useSession()
-const { busy, fault, field, giving } = useGiving()
-const form = ref({
-  token: String(useRoute().query.token ?? ''),
-  studio: '',
-  name: '',
-  secret: '',
-  line: 'number-title-signature',
-  currency: '€',
-  unit: 'mm',
-})
-const units = [
-  { value: 'mm', title: 'millimetres' },
-  { value: 'in', title: 'inches' },
-]
-const customs = [
-  { value: 'number-title-signature', title: 'number, title, signature' },
-  { value: 'title-number-signature', title: 'title, number, signature' },
-  { value: 'number-signature', title: 'number and signature' },
-]
-const faultOf = (name: string) => (field.value === name ? fault.value : undefined)
+const token = ref(String(useRoute().query.token ?? ''))
+const from = ref<'new' | 'file'>('new')
 
-async function setUp() {
-  if (!(await giving(() => session.setUp(form.value)))) return
+async function enter() {
   await session.loadPeople().catch(() => undefined)
   await navigateTo('/')
 }
 </script>
 
 <template>
-  <form class="door" @submit.prevent="setUp">
+  <div class="door">
     <h1>A new pressroom</h1>
-    <p class="soft">Name the room and its manager. Everything else can wait until the first edition.</p>
     <VTextField
-      v-model="form.token"
+      v-model="token"
       label="Token"
       hint="ten letters and figures, printed where the server was started"
       persistent-hint
       autocomplete="off"
-      :error-messages="faultOf('token')"
     />
-    <VTextField v-model="form.studio" label="Pressroom" :error-messages="faultOf('studio')" />
-    <VTextField
-      v-model="form.name"
-      label="Your name, as manager"
-      autocomplete="name"
-      :error-messages="faultOf('name')"
-    />
-    <VTextField
-      v-model="form.secret"
-      label="Your PIN or passphrase"
-      type="password"
-      autocomplete="new-password"
-      hint="at least 4 characters; a sentence is better"
-      persistent-hint
-      :error-messages="faultOf('secret')"
-    />
-    <VSelect v-model="form.line" label="The pencilled line is usually" :items="customs" />
-    <VTextField v-model="form.currency" label="Currency" maxlength="8" />
-    <VSelect v-model="form.unit" label="Lengths are shown in" :items="units" />
-    <p v-if="fault && !field" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons"><VBtn type="submit" :loading="busy">Open the pressroom</VBtn></div>
-  </form>
+    <div class="one-of" role="group" aria-label="How it begins">
+      <button type="button" :aria-pressed="from === 'new'" @click="from = 'new'">Begin empty</button
+      ><button type="button" :aria-pressed="from === 'file'" @click="from = 'file'">Begin with a studio file</button>
+    </div>
+    <NewRoom v-if="from === 'new'" :token="token" @done="enter" />
+    <RoomFromFile v-else :token="token" @done="enter" />
+  </div>
 </template>
 
 <style scoped>

@@ -72,6 +72,11 @@ export const useSession = defineStore('session', () => {
     take(await api<SessionReply>('/api/setup', 'POST', form))
   }
 
+  /** A pressroom from a studio file that was read: its manager opens it. */
+  async function takeStudioFile(form: object): Promise<void> {
+    take(await api<SessionReply>('/api/bringing-in/take', 'POST', form))
+  }
+
   async function setOwnSecret(before: string, secret: string): Promise<void> {
     await api(`/api/people/${person.value!.id}/secret`, 'PUT', { before, secret })
     if (session.value) take({ ...session.value, mustChange: false })
@@ -152,6 +157,7 @@ export const useSession = defineStore('session', () => {
     signIn,
     signOut,
     setUp,
+    takeStudioFile,
     setOwnSecret,
     isManager,
     isStaff,

@@ -1,8 +1,9 @@
 import { plannedSize, usedNumbers } from './numbers'
 import type { EditionState } from './state'
 import type { Sheet } from './sheet'
+import { inStackOrder } from './stack-order'
 import { livePullsOn, saidOn } from './pull'
-import type { OrderSchool, Series } from '../print/series'
+import { type OrderSchool, proofSeries, type Series } from '../print/series'
 import { awaitingNumbers } from '../edition/stack'
 
 /** When the last layer met a sheet: its place among the pulls. */
@@ -18,7 +19,7 @@ function blemishes(state: EditionState, sheet: Sheet): number {
   }, 0)
 }
 
-/** Curated good prints without a number, in the order the school wants. `hand` starts from the sheets' serials. */
+/** Curated good prints without a number, in the order the school wants. `hand` goes by the order laid by hand, then by the serials. */
 export function inOrder(state: EditionState, school: OrderSchool): Sheet[] {
   const sheets = [...awaitingNumbers(state)]
   const by = (key: (sheet: Sheet) => number) => sheets.sort((a, b) => key(a) - key(b) || a.id - b.id)
@@ -26,12 +27,45 @@ export function inOrder(state: EditionState, school: OrderSchool): Sheet[] {
     case 'pulled':
       return by((sheet) => pulledAt(state, sheet))
     case 'curated':
-      return by((sheet) => sheet.curated?.seq ?? 0)
+      return sheets.sort(inStackOrder)
     case 'best':
       return by((sheet) => blemishes(state, sheet))
     case 'hand':
-      return by((sheet) => sheet.id)
+      return by((sheet) => placeAmong(state.ranking, sheet.id))
   }
+}
+
+/** Place in an order laid by hand; what was not laid comes after. */
+export function placeAmong(ranking: readonly number[], sheetId: number): number {
+  const place = ranking.indexOf(sheetId)
+  return place < 0 ? ranking.length : place
+}
+
+/** Proofs that are promised, and that no print carries or is set aside for yet. */
+export function proofsOwed(state: EditionState): number {
+  const { proofs } = state.plan!
+  return proofSeries.reduce((owed, series) => {
+    const there = state.sheets.filter(
+      ({ mark, destroyed, bound }) => !destroyed && (mark ? mark.series === series : bound === series),
+    ).length
+    return owed + Math.max(0, proofs[series] - there)
+  }, 0)
+}
+
+/**
+ * Prints that take numbers of a series, in the order its edition goes by: those set aside for it. Where none is set aside for
+ * a series of proofs, they come from the edition's; so an edition that is as large as it was counted leaves as many back as
+ * proofs are owed, while it has more.
+ */
+export function candidatesFor(state: EditionState, series: Series): Sheet[] {
+  const waiting = inOrder(state, state.plan!.orderSchool)
+  const own = waiting.filter(({ bound }) => bound === series)
+  if (series === 'edition' && plannedSize(state.plan!, series) === null) {
+    const kept = own.length - proofsOwed(state)
+    const isBegun = state.seriesSize[series] !== undefined
+    return kept > 0 || isBegun ? own.slice(0, Math.max(0, kept)) : own
+  }
+  return own.length > 0 || series === 'edition' ? own : waiting.filter(({ bound }) => bound === 'edition')
 }
 
 export interface Allocation {

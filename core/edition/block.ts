@@ -1,4 +1,5 @@
 import { type Refused, refuse } from '../ground/refusal'
+import { blockEndWords, isCancelled } from '../print/block-end'
 import type { BlockBook } from '../stores/block/book'
 import { blockWritten } from '../stores/block/events/block-written'
 import type { BlockState } from '../stores/block/state'
@@ -25,4 +26,14 @@ export function writtenIn(
   const { block: described, states, exposures, inkedShare } = edition.blocks.find(({ id }) => id === blockId)!
   const own = { block: described, states, exposures, inkedShare }
   return blockWritten.on(book, { ...change(book.book ?? own), editionStream: edition.stream })
+}
+
+/** Why nothing more can be printed from an edition's blocks, in words, or null: it was said at closing, or one was scored since. */
+export function whySpent(
+  { blockEnd }: Pick<EditionState, 'blockEnd'>,
+  blocks: readonly Pick<BlockState, 'book' | 'cancelled'>[],
+): string | null {
+  if (isCancelled(blockEnd)) return blockEndWords(blockEnd)
+  const scored = blocks.find(({ cancelled }) => cancelled)
+  return scored ? `${scored.book?.block.name ?? 'a block of it'} is cancelled (${scored.cancelled!.reason})` : null
 }

@@ -35,6 +35,8 @@ export function rowOf(place: Place): { key: string; label: string; order: number
         ? { key: `signed-${place.series}`, label: `${seriesPlural[place.series]}, signed`, order: order + 1 }
         : { key: `numbered-${place.series}`, label: `${seriesPlural[place.series]}, numbered`, order }
     }
+    case 'archive':
+      return { key: 'archive', label: 'archive', order: 79 }
     case 'bat':
       return { key: 'bat', label: 'BAT', order: 80 }
     case 'standard':

@@ -33,6 +33,7 @@ const withPulls = (sheet: Sheet, pulls: string[], layerId: string): Sheet => ({
   pulls,
   dry: sheet.dry.filter((layer) => layer !== layerId),
   curated: null,
+  views: [],
 })
 
 /** Both sides of the link between pulls and sheets are kept: here the sheets'. */

@@ -71,6 +71,16 @@ describe('work after the press', () => {
     expect(table.edition.sheets[0]!.finished).toEqual([])
   })
 
+  it('leaves out what was a reject at the press', () => {
+    const table = new PressTable().tear(4)
+    for (const id of [1, 3, 4]) table.pull(id)
+    table.pull(2, { verdict: 'reject' })
+    table.must('plan-finishing', { finishing: plan })
+    expect(batchesOf(table.edition).map(({ sheets }) => sheets.map(({ id }) => id))).toEqual([[1, 3], [4]])
+    table.must('spoil-sheet', { sheetId: 3, fault: 'bloom', reason: '' })
+    expect(batchesOf(table.edition)).toHaveLength(2)
+  })
+
   it('loses prints in finishing, which stay in their batch', () => {
     const table = printed()
     table.must('spoil-sheet', { sheetId: 2, fault: 'bloom', reason: '' })

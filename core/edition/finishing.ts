@@ -1,6 +1,8 @@
 import { type FinishingStep, type SheetLaidOut, stepsOf } from '../finish/plan'
 import { finishedSize } from '../paper/piece'
+import { worst } from '../print/verdicts'
 import { layersOn, isComplete } from './layers-on'
+import { livePullsOn, saidOn } from './pull'
 import type { Sheet } from './sheet'
 import type { EditionState } from './state'
 
@@ -15,12 +17,16 @@ export interface Batch {
   sheets: Sheet[]
 }
 
-/** Every sheet that carries all layers and is no proof, in batches by serial: a batch keeps its prints whatever befalls one. */
+/**
+ * Every sheet that carries all layers, was no reject at the press and is no proof, in batches by serial: a batch keeps its
+ * prints whatever befalls one after the press.
+ */
 export function batchesOf(state: EditionState): Batch[] {
   const printed = state.sheets.filter(
     (sheet) =>
       sheet.parts.length === 0 &&
       isComplete(state, layersOn(state, sheet)) &&
+      worst(livePullsOn(state, sheet).map((pull) => saidOn(state, pull, sheet).verdict)) !== 'reject' &&
       !sheet.pulls.some((id) => state.standards.some(({ pullId }) => pullId === id)),
   )
   const { batch } = state.finishing

@@ -64,6 +64,12 @@ export function layerNumber(state: Layered, layerId: string): number {
   return state.layers.findIndex((layer) => layer.id === layerId) + 1
 }
 
+/** Whether none comes after it, not even one that is planned and not added yet. */
+export function isLastLayer(state: Layered & { plan: { layersPlanned: number } | null }, layerId: string): boolean {
+  const number = layerNumber(state, layerId)
+  return number === state.layers.length && number >= (state.plan?.layersPlanned ?? 1)
+}
+
 /** The zone of a layer that is inked all over. */
 export function wholeBlock(): Zone {
   return { id: 'whole', name: 'whole block', batchId: null, batchName: '' }

@@ -1,3 +1,4 @@
+import { isOpenWork } from '../print/series'
 import { layerNumber } from './layer'
 import { livePullsOn } from './pull'
 import type { Sheet } from './sheet'
@@ -8,8 +9,10 @@ export function layersOn(state: EditionState, sheet: Sheet): string[] {
   const pulled = livePullsOn(state, sheet)
     .filter((pull) => pull.kind === 'pull')
     .map((pull) => pull.layerId)
-  if (sheet.laid.length === 0) return pulled
-  return [...pulled, ...sheet.laid].sort((a, b) => layerNumber(state, a) - layerNumber(state, b))
+  // In open work a piece takes a layer as often as it likes.
+  const on = isOpenWork(state.plan) ? [...new Set(pulled)] : pulled
+  if (sheet.laid.length === 0) return on
+  return [...on, ...sheet.laid].sort((a, b) => layerNumber(state, a) - layerNumber(state, b))
 }
 
 export function hasEveryLayer(state: EditionState, sheet: Sheet): boolean {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { plan, PressTable } from '../../tests/fixtures/press-table'
-import { allocate, inOrder } from './allocate'
+import { allocate, candidatesFor, inOrder } from './allocate'
 import { numberAsWritten, pencilLine, roman } from '../print/pencil-line'
 
 const curatedTable = (overrides = {}) => {
@@ -30,6 +30,25 @@ describe('the size of a series', () => {
       size: 4,
       assignments: [1, 2, 3, 4].map((n) => ({ sheetId: n, number: n })),
     })
+  })
+
+  it('counted from the good prints leaves back those that are promised as proofs', () => {
+    const table = curatedTable({ sizeSchool: 'counted', proofs: { AP: 1, PP: 1, HC: 0 } })
+    const ids = (series: 'edition' | 'AP') => candidatesFor(table.edition, series).map(({ id }) => id)
+    expect(ids('edition')).toEqual([5, 4, 3])
+    // One of them is set aside: it is owed no more.
+    table.must('set-aside', { sheetIds: [5], bound: 'PP' })
+    expect(ids('edition')).toEqual([4, 3, 2])
+    table.must('give-numbers', allocate(table.edition, 'AP', candidatesFor(table.edition, 'AP').slice(0, 1)))
+    expect(ids('edition')).toEqual([3, 2, 1])
+    table.must('give-numbers', allocate(table.edition, 'edition', candidatesFor(table.edition, 'edition')))
+    expect([ids('edition'), table.edition.seriesSize.edition]).toEqual([[], 3])
+    const late = curatedTable({ sizeSchool: 'counted', proofs: { AP: 2, PP: 0, HC: 0 } })
+    late.must('give-numbers', allocate(late.edition, 'edition', candidatesFor(late.edition, 'edition')))
+    // The edition has its numbers: what is left is for the proofs alone.
+    expect(candidatesFor(late.edition, 'edition')).toEqual([])
+    const { edition } = curatedTable({ sizeSchool: 'counted', proofs: { AP: 9, PP: 0, HC: 0 } })
+    expect(candidatesFor(edition, 'edition')).toHaveLength(5)
   })
 
   it('is counted from the good prints, and grows by tranches', () => {

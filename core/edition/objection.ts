@@ -1,3 +1,4 @@
+import { isOpenWork } from '../print/series'
 import { layersOn } from './layers-on'
 import { isAlive, placeOf } from './places'
 import { type Layer, layerNumber } from './layer'
@@ -44,11 +45,12 @@ export function sheetsObjection(state: EditionState, layer: Layer, pull: PullLai
 function sheetObjection(state: EditionState, layer: Layer, sheet: Sheet, pull: PullLaid): Objection | null {
   const place = placeOf(state, sheet)
   if (sheet.mark || sheet.signed) return { rule: 'numbered', message: `Sheet ${sheet.id} is numbered already.` }
+  if (sheet.gone) return { rule: 'gone', message: `Sheet ${sheet.id} left the room on ${sheet.gone.on}.` }
   const proofPaper = place.kind === 'left behind' && (pull.kind !== 'pull' || pull.happened === true)
   const lostSince = pull.restored === true && ['reject', 'proof', 'standard', 'bat'].includes(place.kind)
   if (!isAlive(place) && !proofPaper && !lostSince)
     return { rule: 'sheet-not-alive', message: `Sheet ${sheet.id} is no longer in the stack (${place.kind}).` }
-  return pull.kind === 'pull' ? orderObjection(state, layer, sheet, pull.wetOnWet) : null
+  return pull.kind === 'pull' && !isOpenWork(state.plan) ? orderObjection(state, layer, sheet, pull.wetOnWet) : null
 }
 
 /** Rule 8: each layer once, after the one before, and not before that is dry. */

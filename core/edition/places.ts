@@ -24,6 +24,8 @@ export type Place =
   | { kind: 'doubtful'; layer: number }
   /** Misses a layer whose block has been cut further: it can never become a print. */
   | { kind: 'left behind'; layer: number }
+  /** Good, and kept outside the edition. */
+  | { kind: 'archive' }
   /** Every layer is on it; unfinished while it lacks a step after the press and nobody has curated it. */
   | { kind: 'good'; curated: boolean; isUnfinished: boolean }
 
@@ -65,6 +67,7 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
   if (layers.length === 0) return { kind: 'blank' }
   if (verdict === 'doubtful') return { kind: 'doubtful', layer: reached }
   if (isComplete(state, layers)) {
+    if (sheet.bound === 'archive') return { kind: 'archive' }
     const isUnfinished = sheet.curated === null && stepsLeft(state, sheet).length > 0
     return { kind: 'good', curated: sheet.curated !== null, isUnfinished }
   }

@@ -183,7 +183,7 @@ describe('the edition record', () => {
     for (const sheetId of [1, 2]) table.must('sign', { sheetId })
     table.must('destroy-print', { sheetId: 2, reason: 'flood' })
     table.pull(3, { verdict: 'reject', faults: ['salt'] })
-    table.must('close', { note: 'block scored' })
+    table.must('close', { note: 'block scored', block: 'cancelled', blockIds: [] })
     const record = editionRecord(table.edition, { ...emptyStudio(), name: 'Rope Works' }, (id) =>
       id === 'p1' ? 'Ansa Quill' : id,
     )

@@ -89,7 +89,7 @@ describe('a rack', () => {
   it('is emptied of a closed edition, and takes nothing of it', () => {
     const table = printed()
     lay(table, [1])
-    table.must('close', { outcome: 'kept', note: '' } as never)
+    table.must('close', { note: '', block: 'kept', blockIds: [] })
     expect(lay(table, [2])).toBe('closed')
     expect(table.give('take-out', { rackId: 'r1', slots: [1] }).refusal).toBeUndefined()
   })

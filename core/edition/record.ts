@@ -1,8 +1,11 @@
 import { doerWords } from '../ground/envelope'
-import { numberAsWritten } from '../print/pencil-line'
+import { finishedSize } from '../paper/piece'
+import type { BlockEnd } from '../print/block-end'
 import type { EditionPlan } from '../plan/plan'
 import { allSeries, type Series } from '../print/series'
 import type { StudioState } from '../stores/studio/state'
+import type { EarlierEdition, LaterEdition } from './related'
+import { numberOnSheet, writtenOtherwise } from './sheet-number'
 import type { EditionState } from './state'
 import { isLive, livePullsOn, pullOf, saidOn } from './pull'
 import { batOf } from './standards'
@@ -21,9 +24,22 @@ export interface EditionRecord {
   year: number | null
   method: string
   plan: EditionPlan
+  /** The image, and the finished sheet, mm; null while the paper is not planned. */
+  image: { width: number; height: number } | null
+  size: { width: number; height: number } | null
+  /** Who pulled it, by name. */
+  printers: string[]
+  /** The days of the first and the last pull that count. */
+  printed: { from: string; to: string } | null
+  /** Colours laid on by hand. */
+  colours: string[]
   startedAt: string
   closedAt: string | null
   closingNote: string
+  blockEnd: BlockEnd
+  /** Editions from the same blocks before this one, the first of them first, and those begun since. */
+  earlier: Omit<EarlierEdition, 'editionId'>[]
+  later: Omit<LaterEdition, 'editionId'>[]
   paper: { name: string; largeSheets: number; pieces: number }[]
   layers: { name: string; press: string; packing: string; inks: string[]; pulls: number; rejects: number }[]
   series: { series: Series; size: number; given: number; signed: number; destroyed: number }[]
@@ -33,6 +49,8 @@ export interface EditionRecord {
   bat: { pull: number; at: string } | null
   /** `by` names who did it, and who handed it in when that was somebody else. */
   amendments: { size: number; reason: string; at: string; by: string }[]
+  /** Signed prints that are pencilled over an earlier size, as they are. */
+  writtenOtherwise: string[]
   sheets: SheetLine[]
 }
 
@@ -42,24 +60,40 @@ export interface SheetLine {
   verdict: string
   number: string
   signed: string
+  /** How it left the room and when; to whom is the room's own. */
+  left: string
   paper: string
   pulls: string
   faults: string
   reason: string
 }
 
+/** The columns of its CSV, in their order. */
+export const sheetLineColumns = [
+  'sheet',
+  'place',
+  'verdict',
+  'number',
+  'signed',
+  'left',
+  'paper',
+  'pulls',
+  'faults',
+  'reason',
+] as const satisfies readonly (keyof SheetLine)[]
+
 /** One line a sheet, in serial order, for the record and its CSV. */
 export function sheetLines(state: EditionState): SheetLine[] {
   return state.sheets.map((sheet) => {
     const place = placeOf(state, sheet)
     const pulls = livePullsOn(state, sheet)
-    const mark = sheet.mark
     return {
       sheet: sheet.id,
       place: place.kind,
       verdict: pulls.length === 0 ? '' : standingVerdict(state, sheet),
-      number: mark && state.plan ? numberAsWritten(state.plan, mark, state.seriesSize[mark.series] ?? 0) : '',
+      number: numberOnSheet(state, sheet),
       signed: sheet.signed ? 'signed' : '',
+      left: sheet.gone ? `${sheet.gone.how} ${sheet.gone.on}` : '',
       paper: sheet.lotName,
       pulls: pulls.map((pull) => pull.ordinal).join(' '),
       faults: [...new Set(pulls.flatMap((pull) => saidOn(state, pull, sheet).faults))].map(faultWord).join(', '),
@@ -67,6 +101,9 @@ export function sheetLines(state: EditionState): SheetLine[] {
     }
   })
 }
+
+/** The days on which pulls were given, oldest first. */
+const daysOf = (pulls: readonly { at: string }[]): string[] => pulls.map(({ at }) => at.slice(0, 10)).sort()
 
 /**
  * The edition record.
@@ -86,9 +123,17 @@ export function editionRecord(state: EditionState, studio: StudioState, nameOf: 
     year: plan.year,
     method: plan.method,
     plan,
+    image: state.piece?.image ?? null,
+    size: state.piece ? finishedSize(state.piece) : null,
+    printers: [...new Set(live.map((pull) => nameOf(pull.by)))],
+    printed: live.length > 0 ? { from: daysOf(live)[0]!, to: daysOf(live).at(-1)! } : null,
+    colours: state.finishing.colours.map(({ name }) => name),
     startedAt: state.startedAt,
     closedAt: state.closedAt,
     closingNote: state.closingNote,
+    blockEnd: state.blockEnd,
+    earlier: state.earlier.map(({ title, signed, closedAt }) => ({ title, signed, closedAt })),
+    later: state.later.map(({ title, startedAt }) => ({ title, startedAt })),
     paper: state.torn.map((torn) => ({ name: torn.lotName, largeSheets: torn.lotSheets, pieces: torn.count })),
     layers: state.layers.map((layer) => {
       const setup = setupInForce(layer)
@@ -122,6 +167,7 @@ export function editionRecord(state: EditionState, studio: StudioState, nameOf: 
     impressions: live.length,
     bat: bat ? { pull: pullOf(state, bat.pullId)?.ordinal ?? 0, at: bat.at } : null,
     amendments: state.amendments.map(({ by, via, ...amended }) => ({ ...amended, by: doerWords({ by, via }, nameOf) })),
+    writtenOtherwise: writtenOtherwise(state).map((sheet) => numberOnSheet(state, sheet)),
     sheets: sheetLines(state),
   }
 }

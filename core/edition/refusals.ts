@@ -1,6 +1,7 @@
 import type { Refused } from '../ground/refusal'
 import { refuse } from '../ground/refusal'
 import { faultKeys } from '../print/faults'
+import type { Gone } from '../print/whereabouts'
 import type { Sheet } from './sheet'
 
 /** Refusals that several acts give. */
@@ -34,8 +35,19 @@ export function unknownSheet(sheetId: number): Refused {
 }
 
 /** A sheet that carries a number is not touched while it does. */
-export function isNumbered({ id, mark }: Sheet): Refused {
+function isNumbered({ id, mark }: Sheet): Refused {
   return refuse('numbered', `Sheet ${id} carries ${mark?.series} ${mark?.number}. Take the numbers back first.`)
+}
+
+/** A print that left is first taken back. */
+export function isGone({ id }: Sheet, { how, on }: Gone): Refused {
+  return refuse('gone', `Sheet ${id} left on ${on}: ${how}. Say that it came back first.`, 'sheetId')
+}
+
+/** Why nothing may be changed of a sheet's pulls and verdict: it carries a number, or is not here; null where it may. */
+export function heldFast(sheet: Sheet): Refused | null {
+  if (sheet.mark) return isNumbered(sheet)
+  return sheet.gone ? isGone(sheet, sheet.gone) : null
 }
 
 /** A fault nobody knows, or null when all are known. */
@@ -44,4 +56,12 @@ export function unknownFault(given: readonly string[], field: string): Refused |
   return unknown === undefined
     ? null
     : refuse('unknown-fault', `“${unknown}” is not a fault the studio knows. Choose one from the list.`, field)
+}
+
+/** Open work is no edition: nothing of it is curated, set aside, numbered or signed. */
+export function openWork(): Refused {
+  return refuse(
+    'open-work',
+    'This is open work: its pieces are not curated, numbered or signed. Judge an impression under Pull instead.',
+  )
 }

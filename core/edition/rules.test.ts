@@ -329,22 +329,29 @@ describe('rule 11: a closed edition is read-only', () => {
   it('refuses changes, disputes a late pull, reopens with a reason', () => {
     const table = new PressTable().tear(3)
     table.pull(1)
-    table.must('close', { note: '' })
+    table.must('close', { note: '', block: 'kept', blockIds: [] })
     expect(code(table.give('tear', tornRight('l1', 1, 2)))).toBe('closed')
     table.pull(2)
     expect(table.edition.pulls.at(-1)!.disputed!.rule).toBe('closed')
     expect(code(table.give('reopen', { reason: '' }))).toBe('reason-missing')
     table.must('reopen', { reason: 'a pull came in late' })
-    expect(code(table.give('close', { note: '' }))).toBe('disputed')
+    expect(code(table.give('close', { note: '', block: 'kept', blockIds: [] }))).toBe('disputed')
   })
 })
 
 describe('what a person is told', () => {
   it('refuses stale, unknown and forbidden commands plainly', () => {
     const table = new PressTable().tear(2)
-    expect(code(table.submit({ type: 'close', stream: table.stream, data: { note: '' }, expectedSeq: 1 }))).toBe(
-      'stale',
-    )
+    expect(
+      code(
+        table.submit({
+          type: 'close',
+          stream: table.stream,
+          data: { note: '', block: 'kept', blockIds: [] },
+          expectedSeq: 1,
+        }),
+      ),
+    ).toBe('stale')
     expect(code(table.submit({ type: 'pull', stream: 'edition:none', data: table.pullData(1) }))).toBe(
       'unknown-edition',
     )

@@ -8,6 +8,8 @@ import { passesOf } from './passes'
 import { placeOf, standingVerdict } from './places'
 import { laidWith, nextLays, nextSheet, stackFor } from './stack'
 import { piecesUnder, sheetOf } from './sheet'
+import { stops } from './stops'
+import { goodAt } from '../run/outlook'
 
 /** An edition on pieces of two images each. */
 const table = (pieces = 3, images = 2) => new PressTable().tear(pieces, images)
@@ -48,6 +50,16 @@ describe('paper of several images', () => {
       [5, 6],
     ])
     expect([printedAtOnce(two.edition, layer), pullsFor(two.edition, layer, 5)]).toEqual([2, 3])
+  })
+
+  it('stands with its good images and with the pulls they took', () => {
+    const two = table()
+    two.must('lock-up', { layerId: two.layer, images: 2 })
+    two.pull(1, { sheetIds: [1, 2] })
+    const pullId = two.pull(3, { sheetIds: [3, 4] })
+    two.must('judge-sheet', { pullId, sheetId: 4, verdict: 'reject', faults: ['salt'] })
+    expect(goodAt(two.edition, two.layer)).toBe(3)
+    expect(stops(two.edition).find(({ key }) => key === 'pull')?.figure).toBe('2 of 3')
   })
 
   it('never lies at two stations, though one of its images waits still', () => {

@@ -1,10 +1,10 @@
 import { faultWord } from '../print/faults'
-import { numberAsWritten } from '../print/pencil-line'
 import { historyOf } from './history'
 import { rowOf } from './count-rows'
 import { placeOf } from './places'
 import { saidOn } from './pull'
 import type { Sheet } from './sheet'
+import { numberOnSheet } from './sheet-number'
 import type { EditionState } from './state'
 
 /** How a sheet stands, in the words of the room: “doubtful, salt”, “edition, signed, 3/20”, “reject at layer 2, slur”. */
@@ -20,7 +20,6 @@ export function sheetWords(state: EditionState, sheet: Sheet): string {
       : place.kind === 'reject' && place.layer > 0
         ? `reject at layer ${place.layer}`
         : rowOf(place)!.label
-  const number =
-    sheet.mark && state.plan ? numberAsWritten(state.plan, sheet.mark, state.seriesSize[sheet.mark.series] ?? 0) : ''
-  return [standing, number, ...[...faults].map(faultWord)].filter(Boolean).join(', ')
+  const left = sheet.gone ? `${sheet.gone.how}, left ${sheet.gone.on}` : ''
+  return [standing, numberOnSheet(state, sheet), left, ...[...faults].map(faultWord)].filter(Boolean).join(', ')
 }

@@ -1,5 +1,26 @@
-import type { Mark } from '../print/series'
+import type { Doer } from '../ground/envelope'
+import type { PassMark } from '../print/pass-mark'
+import type { Bound, Mark } from '../print/series'
+import type { Gone } from '../print/whereabouts'
 import type { Verdict } from '../print/verdicts'
+
+/** What was said of a print beside the BAT. */
+export interface Curated {
+  verdict: Verdict
+  reason: string
+  seq: number
+  /** Its place in the run that was looked at in one go, from 0. */
+  place: number
+  /** What the prints were looked at for. */
+  mark: PassMark
+}
+
+/** What one person thinks of a print. */
+export interface View {
+  by: string
+  verdict: Verdict
+  note: string
+}
 
 /**
  * What becomes one print. A piece of paper that holds several images is as many sheets, lying together until it is cut
@@ -22,9 +43,23 @@ export interface Sheet {
   dry: string[]
   spoiled: { fault: string; reason: string } | null
   /** What the curator said of the pulls that are on it: gone when another pull meets it, or one is taken off or judged otherwise. */
-  curated: { verdict: Verdict; reason: string; seq: number } | null
+  curated: Curated | null
+  /** What single persons think of it, each once, until it is settled. */
+  views: View[]
+  /** Where it is to go. */
+  bound: Bound
   mark: Mark | null
   signed: boolean
+  /** The size its number was written over when it was signed, or when the line was put right; null while unsigned. */
+  pencilledOver: number | null
+  /** Who ticked it off as signed, and when; null for one signed before that was kept. */
+  signing: (Doer & { at: string }) | null
+  /** What went wrong with the pencil and how it was put right; empty as a rule. */
+  pencilNote: string
+  /** A sheet outside the edition carries its mark. */
+  isMarked: boolean
+  /** Where it went, or null while it is here. */
+  gone: Gone | null
   destroyed: { reason: string; replaceable: boolean } | null
   /** The slot it was laid into last, and whether it is out again. */
   rack: { rackId: string; rackName: string; slot: number; isOut: boolean } | null
@@ -61,8 +96,15 @@ export function blankSheet(id: number, lotId: string, lotName: string): Sheet {
     dry: [],
     spoiled: null,
     curated: null,
+    views: [],
+    bound: 'edition',
     mark: null,
     signed: false,
+    pencilledOver: null,
+    signing: null,
+    pencilNote: '',
+    isMarked: false,
+    gone: null,
     destroyed: null,
     rack: null,
     parts: [],

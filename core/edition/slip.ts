@@ -1,3 +1,4 @@
+import { isGone } from './refusals'
 import { type Refused, refuse } from '../ground/refusal'
 import { takeOffSheets } from './edit'
 import { layerNumber, layerOf } from './layer'
@@ -71,6 +72,7 @@ function heldWhere(state: EditionState, pull: Pull): Refused | null {
     )
   const sheet = sheetOf(state, pull.sheetIds[0]!)
   if (!sheet) return null
+  if (sheet.gone) return isGone(sheet, sheet.gone)
   if (sheet.mark || sheet.signed)
     return refuse('numbered', `Sheet ${sheet.id} is numbered already. Take the numbers back first.`)
   if (sheet.parts.length > 0)

@@ -1,3 +1,4 @@
+import { isOpenWork } from '../print/series'
 import { type Layer, layerNumber } from './layer'
 import { isAlive, type Standing } from './places'
 import { isLive, newestPulls } from './pull'
@@ -107,6 +108,19 @@ export function nextSheet(
 export function isWaiting(state: EditionState, layer: Layer, sheetId: number): boolean {
   const standing = tallyOf(state).standings[sheetId - 1]
   return standing !== undefined && isReady(standing, state.layers.slice(0, layerNumber(state, layer.id) - 1))
+}
+
+/** True when that sheet may be laid under the layer's block: it waits for it or, in open work, is there at all. */
+export function mayTake(state: EditionState, layer: Layer, sheetId: number): boolean {
+  const standing = tallyOf(state).standings[sheetId - 1]
+  return (
+    isWaiting(state, layer, sheetId) ||
+    (isOpenWork(state.plan) &&
+      standing !== undefined &&
+      isAlive(standing.place) &&
+      !layer.withoutPull &&
+      !layer.cutFurther)
+  )
 }
 
 /** True when a person has said the layer beneath is dry on this sheet (or there is none). */

@@ -1,3 +1,5 @@
+import type { BlockEnd } from '../print/block-end'
+import type { PassMark } from '../print/pass-mark'
 import { type FinishingPlan, noFinishing } from '../finish/plan'
 import type { Doer } from '../ground/envelope'
 import type { OverprintPlan } from '../ink/roll-up'
@@ -9,6 +11,7 @@ import type { RegisterPlan } from '../register/registration'
 import type { BlockBook } from '../stores/block/book'
 import type { Layer } from './layer'
 import type { ProofNote } from './proof-notes'
+import type { EarlierEdition, LaterEdition } from './related'
 import type { Pull } from './pull'
 import type { Sheet, Torn } from './sheet'
 import type { Standard } from './standards'
@@ -88,7 +91,19 @@ export interface EditionState {
   closedAt: string | null
   /** What was said at closing, for instance of the block. */
   closingNote: string
+  /** What became of the block at the last closing. */
+  blockEnd: BlockEnd
   reopenings: { reason: string; at: string }[]
+  /** Editions printed from the same blocks before it, the first of them first. */
+  earlier: EarlierEdition[]
+  /** Those begun from them since. */
+  later: LaterEdition[]
+  /** The artist signs with initials, where the name is too long for the image. */
+  initials: boolean
+  /** What the prints are looked at for. */
+  passMark: PassMark
+  /** Prints in the order they were laid by hand, the best first; the others follow by serial. */
+  ranking: number[]
 }
 
 export function emptyEdition(stream: string): EditionState {
@@ -125,6 +140,12 @@ export function emptyEdition(stream: string): EditionState {
     changedAt: '',
     closedAt: null,
     closingNote: '',
+    blockEnd: 'unsaid',
     reopenings: [],
+    earlier: [],
+    later: [],
+    initials: false,
+    passMark: 'for sale',
+    ranking: [],
   }
 }

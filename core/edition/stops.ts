@@ -1,8 +1,10 @@
 import { stepsOf } from '../finish/plan'
 import { goal } from '../plan/plan'
+import { isOpenWork } from '../print/series'
 import type { EditionState } from './state'
 import { setupInForce } from './layer'
 import { figures } from './count'
+import { pullsFor } from './lock-up'
 import { layerAtPress, unfinished, waitingFor } from './stack'
 import { batOf } from './standards'
 import { tallied } from './tally'
@@ -22,12 +24,12 @@ function plural(count: number, one: string, many = `${one}s`): string {
   return count === 1 ? `one ${one}` : `${count} ${many}`
 }
 
-/** Pulled of all that come to the press for the layer there. */
+/** Pulls given of all that the layer at the press takes. */
 function pulledOf(edition: EditionState): string {
   const layer = layerAtPress(edition)
   if (!layer) return ''
   const pulled = tallied(edition, `pulled ${layer.id}`)
-  return `${pulled} of ${pulled + waitingFor(edition, layer)}`
+  return `${pulled} of ${pulled + pullsFor(edition, layer, waitingFor(edition, layer))}`
 }
 
 /** A stop's telling figure, and whether it is done or begun. */
@@ -44,7 +46,7 @@ function preparing(edition: EditionState, wanted: number): Record<'block' | 'pap
   const hasBlock = blocks.length > 0
   return {
     block: [hasBlock ? plural(blocks.length, 'block') : 'none yet', hasBlock, hasBlock],
-    paper: [made === 0 ? 'none torn' : `${made} torn`, made >= wanted, made > 0],
+    paper: [made === 0 ? 'none torn' : `${made} torn`, made > 0 && made >= wanted, made > 0],
     press: [set === all ? 'set' : `${set} of ${all} set`, set === all, set > 0],
     ink: [inked === all ? plural(inked, 'layer') : `${inked} of ${all}`, inked === all, inked > 0],
   }
@@ -79,6 +81,8 @@ function finishing(edition: EditionState): Record<'finish' | 'curate' | 'sign' |
   const isClosed = edition.closedAt !== null
   const [printed, finished] = [tallied(edition, 'printed'), tallied(edition, 'finished off')]
   const isPlanned = stepsOf(edition.finishing).length > 0
+  // A layer that is planned and not added yet is still to be pulled.
+  const hasEveryLayer = edition.layers.length >= (edition.plan?.layersPlanned ?? 1)
   return {
     finish: [
       !isPlanned ? 'to plan' : printed > 0 ? `${finished} of ${printed}` : 'not yet',
@@ -86,9 +90,9 @@ function finishing(edition: EditionState): Record<'finish' | 'curate' | 'sign' |
       finished > 0,
     ],
     curate: [
-      curated > 0 ? `${curated} good` : good > 0 ? `${good} to see` : 'not yet',
+      curated > 0 ? `${curated} good` : good > 0 && hasEveryLayer ? `${good} to see` : 'not yet',
       curated > 0 && curated >= good,
-      good > 0 && unfinished(edition) === 0,
+      good > 0 && hasEveryLayer && unfinished(edition) === 0,
     ],
     sign: [numbered > 0 ? `${signed} of ${numbered}` : 'not yet', numbered > 0 && signed === numbered, numbered > 0],
     close: [isClosed ? 'closed' : 'open', isClosed, signed > 0],
@@ -114,15 +118,17 @@ const names: Record<StopKey, string> = {
 export function stops(edition: EditionState): Stop[] {
   const wanted = edition.plan ? goal(edition.plan) : 0
   const told: Record<StopKey, Told> = {
-    plan: [`${wanted} prints`, true, true],
+    plan: [isOpenWork(edition.plan) ? 'open work' : `${wanted} prints`, true, true],
     ...preparing(edition, wanted),
     ...printing(edition),
     ...finishing(edition),
   }
   // What an edition does not need is absent.
-  const needed = (Object.keys(names) as StopKey[]).filter(
-    (key) => key !== 'finish' || edition.plan?.colouring || stepsOf(edition.finishing).length > 0,
-  )
+  const absent = new Set<StopKey>([
+    ...(edition.plan?.colouring || stepsOf(edition.finishing).length > 0 ? [] : (['finish'] as const)),
+    ...(isOpenWork(edition.plan) ? (['curate', 'sign'] as const) : []),
+  ])
+  const needed = (Object.keys(names) as StopKey[]).filter((key) => !absent.has(key))
   return needed.map((key) => {
     const [figure, done, begun] = told[key]
     return { key, name: names[key], figure, state: done ? 'done' : begun ? 'open' : 'not yet' }
@@ -136,7 +142,7 @@ export function stateWord(
   if (edition.closedAt) return 'closed'
   const at = figures(edition)
   if (at.signed > 0 || at.numbered > 0) return 'signing'
-  if (at.made > 0 && at.good > 0 && unfinished(edition) === 0) return 'numbering'
+  if (!isOpenWork(edition.plan) && at.made > 0 && at.good > 0 && unfinished(edition) === 0) return 'numbering'
   if (tallied(edition, 'live pull') > 0) return 'pulling'
   return edition.pulls.length > 0 || edition.made > 0 ? 'proving' : 'planned'
 }

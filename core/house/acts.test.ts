@@ -41,7 +41,16 @@ const owners = {
 describe.each(acts.map((act) => act.type))('who may %s', (type) => {
   const { kind } = actOf.get(type)!.stream
   const stream = kind === 'studio' ? kind : `${kind}:1`
-  const data = { lotId: 'l', pressId: 'p', offcuts: [], zones: [], components: [], printerIds: [], batchIds: [] }
+  const data = {
+    lotId: 'l',
+    pressId: 'p',
+    offcuts: [],
+    zones: [],
+    components: [],
+    printerIds: [],
+    batchIds: [],
+    blockIds: [],
+  }
   const decided = (role: Role, named: { artistId: string | null; printerIds: string[] }) => {
     const edition = { ...emptyEdition('edition:1'), plan, ...named }
     const states = kind === 'edition' && type !== 'start-edition' ? new Map([[stream, edition]]) : new Map()

@@ -9,6 +9,17 @@ import { close } from '../edition/acts/close'
 import { correctInk } from '../edition/acts/correct-ink'
 import { cutApart } from '../edition/acts/cut-apart'
 import { curate } from '../edition/acts/curate'
+import { curateRun } from '../edition/acts/curate-run'
+import { rankPrints } from '../edition/acts/rank-prints'
+import { setAside } from '../edition/acts/set-aside'
+import { setPassMark } from '../edition/acts/set-pass-mark'
+import { viewPrints } from '../edition/acts/view-prints'
+import { sendPrint } from '../edition/acts/send-print'
+import { takePrintBack } from '../edition/acts/take-print-back'
+import { writeInitials } from '../edition/acts/write-initials'
+import { swapNumbers } from '../edition/acts/swap-numbers'
+import { notePencil } from '../edition/acts/note-pencil'
+import { markOutside } from '../edition/acts/mark-outside'
 import { cutFurther } from '../edition/acts/cut-further'
 import { declareDry } from '../edition/acts/declare-dry'
 import { destroyPrint } from '../edition/acts/destroy-print'
@@ -31,6 +42,7 @@ import { planBlend } from '../edition/acts/plan-blend'
 import { planFinishing } from '../edition/acts/plan-finishing'
 import { planOverprint } from '../edition/acts/plan-overprint'
 import { planPiece } from '../edition/acts/plan-piece'
+import { printAgain } from '../edition/acts/print-again'
 import { prepareBlock } from '../edition/acts/prepare-block'
 import { pull } from '../edition/acts/pull'
 import { recordBlockState } from '../edition/acts/record-block-state'
@@ -114,6 +126,7 @@ import { weighTub } from '../stores/tub/acts/weigh-tub'
 /** Everything a person can do with an edition. */
 const editionActs = [
   startEdition,
+  printAgain,
   namePrinters,
   changePlan,
   addLayer,
@@ -167,6 +180,17 @@ const editionActs = [
   planFinishing,
   finishSheets,
   curate,
+  sendPrint,
+  takePrintBack,
+  writeInitials,
+  swapNumbers,
+  notePencil,
+  markOutside,
+  curateRun,
+  rankPrints,
+  setAside,
+  setPassMark,
+  viewPrints,
   giveNumbers,
   withdrawNumbers,
   sign,

@@ -23,6 +23,7 @@ const versions = [
   'version-7',
   'version-8',
   'version-9',
+  'version-10',
 ]
 const events = versions.flatMap(eventsOf)
 

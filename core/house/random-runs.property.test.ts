@@ -32,7 +32,7 @@ describe('whatever is done, with every act there is', () => {
   it('every act is taken now and then', () => {
     // The edition itself was begun before the first random command.
     const taken = new Set<string>(['start-edition'])
-    for (let seed = 1; seed <= 400 && taken.size < acts.length; seed++)
+    for (let seed = 1; seed <= 900 && taken.size < acts.length; seed++)
       for (const { type, refused } of play(seed, 120).steps) if (refused === null) taken.add(type)
     expect(acts.map((act) => act.type).filter((type) => !taken.has(type))).toEqual([])
   })

@@ -39,6 +39,8 @@ export type StreamState =
 
 const all = [edition, block, lot, batch, tub, press, rack, climate, station, studio] as const
 
+export type StreamKind = (typeof all)[number]['kind']
+
 /** The kinds of stream there are. */
 export const streamKinds: readonly string[] = all.map((stream) => stream.kind)
 

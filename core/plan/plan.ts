@@ -1,10 +1,13 @@
 import type { LineCustom } from '../print/pencil-line'
-import type { OrderSchool, ProofSeries, SizeSchool } from '../print/series'
+import { isOpenWork, type OrderSchool, type ProofSeries, type SizeSchool } from '../print/series'
 import type { StatedRate, Work } from './work'
 
 /** How colour is made. */
 export type Method = 'single' | 'reduction' | 'several blocks' | 'jigsaw' | 'blended roll'
 export const methods: readonly Method[] = ['single', 'reduction', 'several blocks', 'jigsaw', 'blended roll']
+
+/** As it is said of a print. */
+export const methodWord = (method: Method): string => (method === 'single' ? 'single colour' : method)
 
 /** Whether every layer is planned before the first, or each decided after the last. */
 export type Layering = 'ahead' | 'as one goes'
@@ -73,8 +76,9 @@ export const planDefaults: Pick<
   rates: noRates,
 }
 
-/** Good prints the printer must reach: the edition and the proofs promised. */
-export function goal(plan: Pick<EditionPlan, 'size' | 'proofs'>): number {
+/** Good prints the printer must reach: the edition and the proofs promised; none in open work. */
+export function goal(plan: Pick<EditionPlan, 'size' | 'proofs' | 'sizeSchool'>): number {
+  if (isOpenWork(plan)) return 0
   return plan.size + plan.proofs.AP + plan.proofs.PP + plan.proofs.HC
 }
 

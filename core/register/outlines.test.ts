@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Point } from '../drawing/shapes'
-import { clashes } from './outlines'
+import { clashes, placeBeside } from './outlines'
 import { clashWords, jigOf, type RegisterPlan } from './registration'
 
 const square = (name: string, left: number, top: number, side = 40, gap = 0) => ({
@@ -36,6 +36,47 @@ describe('outlines on one jig', () => {
         const [clash] = clashes([square('a', 0, 0, 40, gap), square('b', x, y)])
         if (!overlap && apart >= gap) expect(clash).toBeUndefined()
         else expect(clash!.apart).toBeCloseTo(overlap ? 0 : apart, 9)
+      }),
+    )
+  })
+})
+
+describe('a part locked up beside others', () => {
+  const sheet = { width: 300, height: 230 }
+  const headland = { left: 30, top: 30, width: 200, height: 100 }
+
+  it('goes under the first where there is no room to its right, and the next beside that', () => {
+    const sea = placeBeside(sheet, [headland], { width: 120, height: 80 })
+    expect(sea).toEqual({ left: 30, top: 130, width: 120, height: 80 })
+    expect(placeBeside(sheet, [headland, sea], { width: 80, height: 80 })).toMatchObject({ left: 150, top: 130 })
+    expect(placeBeside(sheet, [headland], { width: 60, height: 80 })).toMatchObject({ left: 230, top: 30 })
+  })
+
+  it('lies over the first where the sheet has no room beside', () => {
+    expect(placeBeside(sheet, [headland], { width: 250, height: 150 })).toMatchObject({ left: 30, top: 30 })
+  })
+
+  it('never lies on another part nor off the sheet where it was given a place', () => {
+    const side = fc.integer({ min: 10, max: 120 })
+    fc.assert(
+      fc.property(fc.array(fc.record({ width: side, height: side }), { minLength: 1, maxLength: 6 }), (sizes) => {
+        const laid = [{ left: 10, top: 10, ...sizes[0]! }]
+        for (const size of sizes.slice(1)) laid.push(placeBeside(sheet, laid, size))
+        const parts = laid.map((box, i) => ({
+          name: String(i),
+          gap: 0,
+          corners: [
+            [box.left, box.top],
+            [box.left + box.width, box.top],
+            [box.left + box.width, box.top + box.height],
+            [box.left, box.top + box.height],
+          ] as Point[],
+        }))
+        const atFirst = (i: number) => i > 0 && laid[i]!.left === 10 && laid[i]!.top === 10
+        const given = parts.filter((_, i) => !atFirst(i))
+        expect(clashes(given)).toEqual([])
+        for (const { corners } of given)
+          for (const [x, y] of corners) expect(x <= sheet.width && y <= sheet.height).toBe(true)
       }),
     )
   })

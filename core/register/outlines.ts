@@ -43,6 +43,31 @@ export function clashes(placed: readonly { name: string; gap: number; corners: r
   )
 }
 
+/**
+ * Where a further part goes that is locked up with those laid already: right beside or under one of them, the first such place
+ * in reading order where it lies on none of them and on the sheet; over the first where there is no such place.
+ * @param laid outlines before they are turned, the first block's first
+ */
+export function placeBeside(
+  sheet: { width: number; height: number },
+  laid: readonly Box[],
+  size: { width: number; height: number },
+): Box {
+  const tops = laid.flatMap(({ top, height }) => [top, top + height])
+  const lefts = laid.flatMap(({ left, width }) => [left, left + width])
+  const places = tops.flatMap((top) => lefts.map((left) => ({ left, top, ...size })))
+  places.sort((a, b) => a.top - b.top || a.left - b.left)
+  return (
+    places.find((place) => fits(place, sheet) && !laid.some((one) => lieOn(one, place))) ?? { ...laid[0]!, ...size }
+  )
+}
+
+const fits = ({ left, top, width, height }: Box, sheet: { width: number; height: number }) =>
+  left + width <= sheet.width && top + height <= sheet.height
+
+const lieOn = (a: Box, b: Box) =>
+  a.left < b.left + b.width && b.left < a.left + a.width && a.top < b.top + b.height && b.top < a.top + a.height
+
 /** How deep two convex shapes lie in one another, by the separating axis; 0 when they do not. mm. */
 function overlapOf(a: readonly Point[], b: readonly Point[]): number {
   let least = Infinity

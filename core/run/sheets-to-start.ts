@@ -16,7 +16,10 @@ export interface SheetsToStart {
   chance: Chance | null
 }
 
-type Started = Pick<EditionPlan, 'method' | 'work' | 'expected' | 'finishing' | 'size' | 'proofs' | 'start'>
+type Started = Pick<
+  EditionPlan,
+  'method' | 'work' | 'expected' | 'finishing' | 'size' | 'sizeSchool' | 'proofs' | 'start'
+>
 
 /**
  * What the sheets of a plan meet.

@@ -2,12 +2,10 @@
 const longPause = 90
 
 /**
- * True when a run is taken up again after a long pause or on another day: the settings come first then, and the first pull
- * is offered as a warm-up.
+ * True when a run is taken up again after a long pause: the settings come first then, and the first pull is offered as a
+ * warm-up. A run that goes on over midnight is one run.
  * @param lastPull when it was last pulled, or null when nothing was
  */
 export function isTakenUpAgain(lastPull: string | null, now: number): boolean {
-  if (lastPull === null) return false
-  const last = new Date(lastPull)
-  return now - last.getTime() > longPause * 60_000 || last.toDateString() !== new Date(now).toDateString()
+  return lastPull !== null && now - Date.parse(lastPull) > longPause * 60_000
 }

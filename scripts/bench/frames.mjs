@@ -3,8 +3,8 @@ import { args } from './page.mjs'
 import { firstManager, median, quantile, startServer } from './server.mjs'
 
 /** An edition of so many pulls, and a browser signed in to it. */
-async function open(folder, fillLedger, sheets, pulled) {
-  const [id] = await fillLedger(folder, 1, sheets, 1, () => {}, pulled)
+export async function open(folder, fillLedger, sheets, pulled, plan = {}, onward = () => {}) {
+  const [id] = await fillLedger(folder, 1, sheets, 1, () => {}, pulled, plan, onward)
   const server = await startServer(folder)
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })

@@ -10,9 +10,20 @@ const jiti = createJiti(import.meta.url, { alias: { '#core': at('../../core'), '
  * Append valid events in bulk: so many editions of so many sheets and layers each, through the same `decide`, `evolve` and hash
  * chain as real use, and rebuild the summaries from them.
  * @param pulled sheets pulled of each layer
+ * @param wanted what the plan says otherwise
+ * @param onward what is done with each edition once it is pulled, by `give` and how it stands then
  * @returns ids of the editions
  */
-export async function fillLedger(folder, editions, sheets, layers, progress = () => {}, pulled = sheets) {
+export async function fillLedger(
+  folder,
+  editions,
+  sheets,
+  layers,
+  progress = () => {},
+  pulled = sheets,
+  wanted = {},
+  onward = () => {},
+) {
   const { openConnections } = await jiti.import(at('../../server/database/connections.ts'))
   const { migrate } = await jiti.import(at('../../server/database/migrations.ts'))
   const { chainStart, eventHash, lastPosition, toRow } = await jiti.import(at('../../server/database/events.ts'))
@@ -62,7 +73,7 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
         rows.push(toRow(event))
       }
     }
-    give('start-edition', { title: `Edition ${e}`, plan })
+    give('start-edition', { title: `Edition ${e}`, plan: { ...plan, ...wanted } })
     for (let layer = 1; layer < layers; layer++) give('add-layer', { name: '', blocks: [] })
     give('tear', torn('bench', sheets))
     const lost = new Set()
@@ -85,6 +96,7 @@ export async function fillLedger(folder, editions, sheets, layers, progress = ()
         })
       }
     }
+    onward(give, state)
     await db.writer.query('BEGIN IMMEDIATE')
     for (let i = 0; i < rows.length; i += 500) await tables.bulkInsert('events', rows.slice(i, i + 500))
     await db.writer.query('COMMIT')

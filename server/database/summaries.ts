@@ -36,7 +36,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 15
+export const summaryVersion = 16
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -57,7 +57,10 @@ export interface SummaryRow {
 export interface StoredEditionSummary extends Omit<EditionSummary, 'chance' | 'chanceIsRough' | 'toStart'> {
   passes: EditionPasses
   stack: Stack
-  reckoning: Pick<EditionPlan, 'method' | 'work' | 'expected' | 'finishing' | 'size' | 'proofs' | 'start'>
+  reckoning: Pick<
+    EditionPlan,
+    'method' | 'work' | 'expected' | 'finishing' | 'size' | 'sizeSchool' | 'proofs' | 'start'
+  >
   /** What a set-up of it is found by beside what was set: of the whole edition, and the inks of each layer. */
   printedWith: { all: string; inks: Record<string, string> }
 }
@@ -73,7 +76,13 @@ function printedWith({ plan, torn, blocks, layers }: EditionState): StoredEditio
 }
 
 /** What an edition without a plan is reckoned with. */
-const unplanned = { ...planDefaults, method: 'single' as const, size: 0, proofs: { AP: 0, PP: 0, HC: 0 } }
+const unplanned = {
+  ...planDefaults,
+  method: 'single' as const,
+  size: 0,
+  sizeSchool: 'counted' as const,
+  proofs: { AP: 0, PP: 0, HC: 0 },
+}
 
 function editionSummary(state: EditionState): StoredEditionSummary {
   const at = figures(state)
@@ -84,7 +93,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
   const isHere = (pull: Pull) => pull.layerId === layer?.id
   const timed = newestPulls(state, pacePulls, (pull) => isHere(pull) && isLive(pull) && pull.kind === 'pull')
   const minutes = pace(timed.map((pull) => Date.parse(pull.at)))
-  const { method, work, expected, finishing, size, proofs, start } = state.plan ?? unplanned
+  const { method, work, expected, finishing, size, sizeSchool, proofs, start } = state.plan ?? unplanned
   const piece = state.piece
     ? {
         lotId: state.piece.lotId,
@@ -131,7 +140,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     })),
     passes: passesOf(state),
     stack: stackOf(state),
-    reckoning: { method, work, expected, finishing, size, proofs, start },
+    reckoning: { method, work, expected, finishing, size, sizeSchool, proofs, start },
     piece,
     lastPullAt: last?.at ?? null,
     lastPullBy: last?.by ?? null,
@@ -304,6 +313,16 @@ export async function summariesOf<Data>(db: Sequelize, kind: string): Promise<Da
   const found = await rows<{ data: string }>(
     db,
     'SELECT data FROM summaries WHERE kind = $1 ORDER BY changed_at DESC, stream LIMIT 500',
+    [kind],
+  )
+  return found.map((row) => JSON.parse(row.data) as Data)
+}
+
+/** Every row of a summary kind, in the order of its name: for what is given out whole. */
+export async function allSummariesOf<Data>(db: Sequelize, kind: string): Promise<Data[]> {
+  const found = await rows<{ data: string }>(
+    db,
+    'SELECT data FROM summaries WHERE kind = $1 ORDER BY title COLLATE NOCASE, stream',
     [kind],
   )
   return found.map((row) => JSON.parse(row.data) as Data)

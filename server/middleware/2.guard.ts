@@ -22,10 +22,13 @@ function isFromOwnPage(event: H3Event): boolean {
   return getRequestHeader(event, 'sec-fetch-site') === 'same-origin'
 }
 
-/** JSON, or the bytes of a picture: what a form of another site could send is neither. */
+/** Where the bytes of a file are handed in. */
+const takesBytes = new Set(['/api/pictures', '/api/bringing-in'])
+
+/** JSON, or the bytes of a file where one is taken: what a form of another site could send is neither. */
 function isOwnKind(event: H3Event): boolean {
   const kind = (getRequestHeader(event, 'content-type') ?? '').split(';')[0]!.trim().toLowerCase()
-  if (event.path.split('?')[0] === '/api/pictures') return kind === 'application/octet-stream'
+  if (takesBytes.has(event.path.split('?')[0]!)) return kind === 'application/octet-stream'
   return kind === 'application/json'
 }
 
@@ -64,6 +67,7 @@ export default defineEventHandler(async (event) => {
   if (!isOwnKind(event))
     throw failure({
       code: 'wrong-kind',
-      message: 'Send JSON, as application/json (a picture as application/octet-stream). Nothing was changed.',
+      message:
+        'Send JSON, as application/json (a picture or a studio file as application/octet-stream). Nothing was changed.',
     })
 })

@@ -62,7 +62,7 @@ function decisionsFor(edition: EditionSummary): Waiting[] {
     add(`Sign ${edition.title}`, `${edition.signed} of ${edition.numbered} signed.`, 'sign')
   if (edition.state === 'signing' && edition.signed === edition.numbered)
     add(`Close ${edition.title}`, `All ${edition.numbered} prints are signed.`, 'close')
-  if (edition.state === 'pulling' && edition.chance < 0.8)
+  if (edition.state === 'pulling' && edition.goal > 0 && edition.chance < 0.8)
     add(
       `Go on with ${edition.title}?`,
       `${edition.alive} sheets alive for ${edition.goal}: chance ${Math.round(edition.chance * 100)} %.`,

@@ -10,7 +10,14 @@ const rest = 4
 
 /** Looks through the whole ledger in the background, one look at a time, and says how far it has come. */
 export class LedgerCheck {
-  private last: CheckReply = { isRunning: false, looked: 0, of: 0, startedAt: null, finishedAt: null, breaks: [] }
+  private last: Omit<CheckReply, 'reach'> = {
+    isRunning: false,
+    looked: 0,
+    of: 0,
+    startedAt: null,
+    finishedAt: null,
+    breaks: [],
+  }
   private stopped = false
 
   constructor(
@@ -20,19 +27,19 @@ export class LedgerCheck {
   ) {}
 
   get state(): CheckReply {
-    return this.last
+    return { ...this.last, reach: this.ledger.reach }
   }
 
   /** Begin a look, or go on with the one that runs. */
   start(): CheckReply {
-    if (this.last.isRunning) return this.last
+    if (this.last.isRunning) return this.state
     const of = this.ledger.position
     this.last = { isRunning: true, looked: 0, of, startedAt: now(), finishedAt: null, breaks: [] }
     void this.look().catch((error: unknown) => {
       console.error('The check of the ledger could not be finished:', error)
       this.last = { ...this.last, isRunning: false }
     })
-    return this.last
+    return this.state
   }
 
   stop(): void {

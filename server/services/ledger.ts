@@ -97,6 +97,19 @@ export class Ledger {
     this.head = await storedHead(this.db.reader)
   }
 
+  /** Let a whole ledger be put into an empty one; what was read before counts no more. */
+  async takeOver(act: () => Promise<void>): Promise<void> {
+    this.stretch += 1
+    try {
+      await act()
+      this.cache.clear()
+      this.head = await storedHead(this.db.reader)
+      await this.keepHead(this.head)
+    } finally {
+      this.stretch += 1
+    }
+  }
+
   /** Position of the newest event that is durable. */
   get position(): number {
     return this.head.position
@@ -123,6 +136,12 @@ export class Ledger {
     const read = await this.fromDisk(stream)
     if (stretch === this.stretch && stretch % 2 === 0) this.cache.keep(read)
     return read.state as State
+  }
+
+  /** What a stream's events hash to, each with the one before, up to its last. */
+  async hashOf(stream: string): Promise<{ seq: number; hash: string }> {
+    const { state, hash } = this.cache.get(stream) ?? (await this.fromDisk(stream))
+    return { seq: state.seq, hash }
   }
 
   private async fromDisk(stream: string): Promise<Standing> {

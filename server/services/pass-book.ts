@@ -23,6 +23,7 @@ export class PassBook {
 
   async load(db: Connections, studio: StudioState): Promise<void> {
     this.studio = studio
+    this.gathered = null
     for (const { stream, data } of await rows<{ stream: string; data: string }>(
       db.long,
       `SELECT stream, json_extract(data, '$.passes') AS data FROM summaries WHERE kind = 'edition'`,

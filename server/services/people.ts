@@ -41,6 +41,12 @@ const wrongSecret: Refusal = {
   message: 'That PIN or passphrase does not fit. Try again, or ask the manager for a new one.',
   field: 'secret',
 }
+const noSecret: Refusal = {
+  code: 'wrong-secret',
+  message:
+    'You have no PIN in this room yet: it was brought in from a file, which holds none. Ask the manager for one.',
+  field: 'secret',
+}
 const noSuchPerson: Refusal = {
   code: 'unknown-person',
   message: 'That person is not in the studio. Reload the page.',
@@ -111,6 +117,7 @@ export class People {
     let fits = false
     try {
       const found = this.known.get(attempt.personId)
+      if (found?.secret === '') return { refusal: noSecret }
       fits = found !== undefined && found.active && (await secretMatches(secret, found.secret))
       return fits ? { person: told(found!) } : { refusal: wrongSecret }
     } finally {

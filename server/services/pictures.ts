@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
-import { open, readFile, rename, unlink } from 'node:fs/promises'
+import { open, readdir, readFile, rename, unlink } from 'node:fs/promises'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import type { PictureReply } from '#shared/replies/replies'
@@ -44,7 +44,7 @@ const name = /^[0-9a-f]{64}$/
  * entry too, before anybody is told its name; so an event that names one never outlives it.
  */
 export class Pictures {
-  private readonly folder: string
+  readonly folder: string
   /** Whose pictures are on their way in. */
   private readonly coming: string[] = []
   private turn: Promise<unknown> = Promise.resolve()
@@ -63,6 +63,14 @@ export class Pictures {
 
   has(id: string): boolean {
     return name.test(id) && existsSync(this.file(id))
+  }
+
+  /** The names of all that are here, in their order. */
+  async all(): Promise<string[]> {
+    return (await readdir(this.folder))
+      .filter((file) => file.endsWith('.webp') && name.test(file.slice(0, -5)))
+      .map((file) => file.slice(0, -5))
+      .sort()
   }
 
   /**

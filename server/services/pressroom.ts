@@ -6,6 +6,7 @@ import { chainHead, HeadFile, missingFrom } from '../database/heads'
 import { beginLineage, type Lineage, lineageOf } from '../database/lineage'
 import { migrate } from '../database/migrations'
 import { rebuildSummaries } from '../database/summaries'
+import { BringingIn } from '../studio-file/bringing-in'
 import { Backups } from './backups'
 import { roomSensor } from '../devices/room-sensor'
 import { HourlyAir } from './hourly-air'
@@ -46,6 +47,9 @@ export interface Pressroom {
   passBook: PassBook
   pulledLately: PulledLately
   pictures: Pictures
+  bringingIn: BringingIn
+  /** Read anew what is kept in memory beside the ledger, after a whole ledger came in. */
+  reload: () => Promise<void>
   close: () => Promise<void>
 }
 
@@ -151,19 +155,25 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
   )
   await ledger.open()
   await headFile.begin(ledger.reach)
-  await pulledLately.load(db.long, ledger.position)
   const check = new LedgerCheck(db, ledger, folder)
   const rebuilt = await rebuildSummaries(db.writer, db.long, (done, of) => {
     if (done % 500 === 0) console.info(`Rebuilding the lists from the ledger: ${done} of ${of}`)
   })
   if (rebuilt > 0) console.info(`Rebuilt ${rebuilt} lines of the lists from the ledger.`)
-  await passBook.load(db, await ledger.read<StudioState>('studio'))
   const secret = sessionSecret(folder)
   const streams = new Streams()
   const signIns = new SignIns(db, secret, () => streams.endOver((id) => signIns.isOpen(id)))
   await signIns.load()
   const people = new People(db, ledger, signIns)
-  await people.load()
+  const reload = async () => {
+    await pulledLately.load(db.long, ledger.position)
+    await passBook.load(db, await ledger.read<StudioState>('studio'))
+    await people.load()
+  }
+  await reload()
+  const bringingIn = new BringingIn(folder)
+  // What a dead server left half read is nobody's.
+  await bringingIn.forget()
   const log = new SecurityLog(db)
   const hourlyAir = new HourlyAir(ledger, people, roomSensor)
   hourlyAir.start()
@@ -189,6 +199,8 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     passBook,
     pulledLately,
     pictures: new Pictures(folder),
+    bringingIn,
+    reload,
     close: async () => {
       streams.close()
       hourlyAir.stop()

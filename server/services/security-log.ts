@@ -16,6 +16,8 @@ export type SecurityKind =
   | 'secret set anew'
   | 'in another’s name'
   | 'backup made'
+  | 'studio file written'
+  | 'studio file brought in'
 
 interface Entry {
   kind: SecurityKind

@@ -37,6 +37,10 @@ export class StateCache {
     if (seq > 0 && (known === undefined || known.state.seq <= seq)) this.kept.set(stream, standing)
   }
 
+  clear(): void {
+    this.kept.clear()
+  }
+
   drop(stream: string): void {
     this.kept.delete(stream)
   }

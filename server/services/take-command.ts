@@ -11,6 +11,7 @@ import type { Person } from './people'
 import type { SignIn } from './sign-ins'
 import type { Pressroom } from './pressroom'
 import { failure } from './failure'
+import { picturesIn } from './pictures-in'
 
 /** Who hands a command in, from where. */
 export interface Sender {
@@ -85,14 +86,6 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
         room.log.note({ kind: 'not allowed', person: person.id, device: station, detail: request.type })
       throw failure(answer.refusal)
   }
-}
-
-/** Every picture that a command names, wherever in its data. */
-function picturesIn(value: unknown): string[] {
-  if (typeof value !== 'object' || value === null) return []
-  return Object.entries(value).flatMap(([key, inner]) =>
-    key === 'pictureId' && typeof inner === 'string' ? [inner] : picturesIn(inner),
-  )
 }
 
 /** What the act is given, when there is such an act on a stream of that kind and its data is in shape. */

@@ -9,6 +9,7 @@ import {
   IsNumber,
   IsString,
   Length,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -23,10 +24,15 @@ import {
   type WashTrial,
   washTrials,
 } from '#core/finish/plan'
-import { allSeries, type Series } from '#core/print/series'
+import { mostBlocks } from '#core/edition/block'
+import { type BlockEnd, blockEnds } from '#core/print/block-end'
+import { type PassMark, passMarks } from '#core/print/pass-mark'
+import { allBounds, allSeries, type Bound, type Series } from '#core/print/series'
 import { type Verdict, verdicts } from '#core/print/verdicts'
+import { type Gone, type Leaving, leavings } from '#core/print/whereabouts'
 import { Nested } from './nested'
 import { OrNull } from './or-null'
+import { NameSheets } from './pulling'
 
 export class NameSheet {
   @IsInt() @Min(1) @Max(20_000) sheetId!: number
@@ -42,6 +48,43 @@ export class SpoilSheet extends NameSheetWithReason {
 
 export class Curate extends NameSheetWithReason {
   @IsIn(verdicts) verdict!: Verdict
+}
+
+export class CurateRun extends NameSheets {
+  @IsIn(verdicts) verdict!: Verdict
+  @IsString() @MaxLength(500) reason!: string
+}
+
+export class ViewPrints extends NameSheets {
+  @IsIn(verdicts) verdict!: Verdict
+  @IsString() @MaxLength(500) note!: string
+}
+
+export class SetAside extends NameSheets {
+  @IsIn(allBounds) bound!: Bound
+}
+
+export class SetPassMark {
+  @IsIn(passMarks) passMark!: PassMark
+}
+
+export class SendPrint extends NameSheet implements Gone {
+  @IsIn(leavings) how!: Leaving
+  @IsString() @MaxLength(120) to!: string
+  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'Give the day it left, for instance 2026-11-26.' }) on!: string
+  @IsString() @MaxLength(500) note!: string
+}
+
+export class WriteInitials {
+  @IsBoolean() isOn!: boolean
+}
+
+export class SwapNumbers extends NameSheetWithReason {
+  @IsInt() @Min(1) @Max(20_000) otherId!: number
+}
+
+export class NotePencil extends NameSheet {
+  @IsString() @MaxLength(500) note!: string
 }
 
 class Assignment extends NameSheet {
@@ -73,6 +116,9 @@ export class AmendSize {
 
 export class CloseEdition {
   @IsString() @MaxLength(2000) note!: string
+  @IsIn(blockEnds) block!: BlockEnd
+  /** All the blocks of the edition, so that nobody closes over one they did not see. */
+  @IsArray() @ArrayMaxSize(mostBlocks) @IsString({ each: true }) @Length(1, 64, { each: true }) blockIds!: string[]
 }
 
 export class Reason {

@@ -51,3 +51,10 @@ export class SetUpStudio {
   @IsString() @Length(1, 8) currency!: string
   @IsOptional() @IsIn(lengthUnits) unit?: LengthUnit
 }
+
+/** The set-up from a studio file: which of its managers opens the room, and the secret they choose. */
+export class TakeStudioFile {
+  @IsString() @Length(1, 40, { message: 'give the token that the server printed when it started' }) token!: string
+  @IsString() @Length(1, 64) managerId!: string
+  @IsString() @Length(4, 200, secretRule) secret!: string
+}

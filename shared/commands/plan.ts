@@ -14,6 +14,7 @@ import {
   Min,
 } from 'class-validator'
 import { type EditionPlan, type Layering, layerings, methods, type Rates, type Method } from '#core/plan/plan'
+import { mostBlocks } from '#core/edition/block'
 import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
 import { orderSchools, sizeSchools, type OrderSchool, type SizeSchool } from '#core/print/series'
 import { type StatedRate, type Work, works } from '#core/plan/work'
@@ -63,6 +64,12 @@ class Plan implements EditionPlan {
 export class StartEdition {
   @IsString() @MaxLength(120) title!: string
   @Nested(() => Plan) plan!: Plan
+}
+
+/** A new edition from the blocks of one that is closed. */
+export class PrintAgain extends StartEdition {
+  @IsString() @Length(1, 64) earlierId!: string
+  @IsArray() @ArrayMaxSize(mostBlocks) @IsString({ each: true }) @Length(1, 64, { each: true }) blockIds!: string[]
 }
 
 export class NamePrinters {

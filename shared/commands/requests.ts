@@ -3,13 +3,21 @@ import {
   AmendSize,
   CloseEdition,
   Curate,
+  CurateRun,
   FinishSheets,
   GiveNumbers,
   NameSheet,
   NameSheetWithReason,
   PlanFinishing,
   Reason,
+  NotePencil,
+  SendPrint,
+  SetAside,
+  SetPassMark,
   SpoilSheet,
+  SwapNumbers,
+  ViewPrints,
+  WriteInitials,
   WithdrawNumbers,
 } from './finishing'
 import {
@@ -30,7 +38,7 @@ import {
   WeighRun,
   WeighTub,
 } from './inking'
-import { ChangePlan, NamePrinters, StartEdition } from './plan'
+import { ChangePlan, NamePrinters, PrintAgain, StartEdition } from './plan'
 import { AddLayer, ChangeLayer, SetZones } from './planning'
 import { DescribePress, FindZero, TakeDown, RatePress, RetirePacking, SetPacking, SetPress } from './presses'
 import {
@@ -118,6 +126,7 @@ const requestsFor = <const Given extends Requests>(given: Given & NoMore<Given>)
 
 const requests = requestsFor({
   'start-edition': StartEdition,
+  'print-again': PrintAgain,
   'name-printers': NamePrinters,
   'change-plan': ChangePlan,
   'add-layer': AddLayer,
@@ -174,6 +183,17 @@ const requests = requestsFor({
   'touch-test': TouchTest,
   'read-climate': ReadClimate,
   'take-back-cut': TakeBackCut,
+  'curate-run': CurateRun,
+  'view-prints': ViewPrints,
+  'set-aside': SetAside,
+  'rank-prints': NameSheets,
+  'set-pass-mark': SetPassMark,
+  'send-print': SendPrint,
+  'take-print-back': NameSheetWithReason,
+  'write-initials': WriteInitials,
+  'swap-numbers': SwapNumbers,
+  'note-pencil': NotePencil,
+  'mark-outside': NameSheets,
   'spoil-sheet': SpoilSheet,
   'recover-sheet': NameSheetWithReason,
   'split-sheet': NameSheet,

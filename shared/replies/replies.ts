@@ -98,6 +98,8 @@ export interface BackupsReply {
 
 /** How far a check of the ledger has come, and what it found. */
 export interface CheckReply {
+  /** How far the ledger reaches now, and what all of it hashes to. */
+  reach: { position: number; head: string }
   isRunning: boolean
   /** Events looked at, of so many. */
   looked: number

@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { connect, type PeerCertificate } from 'node:tls'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { renewing, serverCertificate } from '../../scripts/https.mjs'
-import { freePort, newFolder } from '../fixtures/server'
+import { freePair, newFolder } from '../fixtures/server'
 
 const authorityIn = (folder: string) => readFileSync(join(folder, 'authority.pem'), 'utf8')
 
@@ -71,7 +71,7 @@ describe('a start for the room', () => {
   })
 
   it('answers over HTTPS to who trusts its authority, and gives that away', async () => {
-    const [port, folder] = [await freePort(), newFolder()]
+    const [port, folder] = [await freePair(), newFolder()]
     running = spawn(process.execPath, ['scripts/start.mjs', '--https', '--new'], {
       env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', AMPLE_TALLY_DATA: folder },
       stdio: ['ignore', 'pipe', 'pipe'],

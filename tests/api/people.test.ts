@@ -164,7 +164,8 @@ describe('a sign-in', () => {
   it('is asked for the secret once more before a close', async () => {
     const { id, stream } = await client.edition(1, 'Once More')
     const { state } = await client.read(id)
-    const close = () => client.give(stream, 'close', { note: '' }, { expectedSeq: state.seq })
+    const close = () =>
+      client.give(stream, 'close', { note: '', block: 'kept', blockIds: [] }, { expectedSeq: state.seq })
     expect(await close()).toMatchObject({ status: 403, body: { code: 'give-secret-again' } })
     expect(await client.send('POST', '/api/session/sure', { secret: 'guess' })).toMatchObject({
       status: 422,

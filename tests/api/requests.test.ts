@@ -68,7 +68,8 @@ describe('commands', () => {
   it('stores a pull that arrives after closing as disputed', async () => {
     const { id, stream, layerId } = await client.edition(2)
     const { state } = await client.read(id)
-    const close = () => client.give(stream, 'close', { note: '' }, { expectedSeq: state.seq })
+    const close = () =>
+      client.give(stream, 'close', { note: '', block: 'kept', blockIds: [] }, { expectedSeq: state.seq })
     expect(await close()).toMatchObject({ status: 403, body: { code: 'give-secret-again' } })
     await client.sure()
     expect((await close()).status).toBe(200)
@@ -134,7 +135,7 @@ describe('lists and records', () => {
     const csv = await (
       await fetch(`${server.url}/api/editions/${id}/record.csv`, { headers: { cookie: client.cookie } })
     ).text()
-    expect(csv.split('\r\n')[1]).toBe('1,doubtful,doubtful,,,cream laid,1,salt,')
+    expect(csv.split('\r\n')[1]).toBe('1,doubtful,doubtful,,,,cream laid,1,salt,')
   })
 
   it('rebuilds the lists from the ledger to the letter', async () => {

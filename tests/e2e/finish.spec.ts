@@ -43,7 +43,9 @@ test('hand colouring in batches of five, with its time left, a loss, and a chop 
 
   // One colour more, a wash that ran.
   await page.getByRole('button', { name: 'one more' }).click()
-  await say(page, 'Colour 4', 'pitch black')
+  await expect(page.getByLabel('Colour 4', { exact: true })).toBeFocused()
+  await page.keyboard.type('pitch black')
+  await page.keyboard.press('Enter')
   await expect(page.getByRole('columnheader', { name: /pitch black 0 of 20/ })).toBeVisible()
   await say(page, 'Whether ink and paper bear the wash', 'ran on a scrap')
   await expect(page.getByText('It ran on a scrap: let it harden longer')).toBeVisible()

@@ -387,9 +387,16 @@ test('two zones of one layer lie side by side, never one over the other, and mov
   await openInk(page, server.url)
   await unfold(page, 'Ink of each zone')
   await click(page, 'One more zone')
-  await page.locator('.v-select', { hasText: 'Batch' }).nth(1).click()
-  await page.getByRole('option', { name: /^dusk rose/ }).click()
+  const second = page.locator('.v-select', { hasText: 'Batch' }).nth(1)
+  await expect(async () => {
+    await second.click()
+    await page.getByRole('option', { name: /^dusk rose/ }).click({ timeout: 3_000 })
+    await expect(second).toContainText('dusk rose', { timeout: 1_500 })
+  }).toPass()
+  // Reloaded before it is stored, nothing of it would be there.
+  const stored = page.waitForResponse(/\/api\/commands$/)
   await click(page, 'Use this ink')
+  await stored
   await expect(page.getByRole('heading', { name: /^zone 2/ })).toBeVisible()
   await page.reload()
   const strips = page.locator('figure.strips').first()
@@ -399,7 +406,9 @@ test('two zones of one layer lie side by side, never one over the other, and mov
   await expect(strips.getByRole('button')).toHaveCount(6)
   await click(page, 'Lay rust earlier')
   await expect(strips).toContainText('rust, then transparent blue, whole block, then transparent blue, zone 2')
+  const kept = page.waitForResponse(/\/api\/commands$/)
   await click(page, 'Keep this order and its wishes')
+  await kept
   await page.reload()
   await expect(strips).toContainText('rust, then transparent blue, whole block')
 })

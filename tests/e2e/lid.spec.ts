@@ -9,7 +9,7 @@ test('the lid is closed with taps on their way, the server dies meanwhile, and a
   quiet,
 }) => {
   test.setTimeout(90_000)
-  quiet.allow(/Failed to load resource|net::ERR_|EventSource/)
+  quiet.allow(/Failed to load resource|net::ERR_|EventSource|fetching the script/)
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Harbour Scales', /^Pull/)
   await page.getByRole('link', { name: 'To the bench' }).click()

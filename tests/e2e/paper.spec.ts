@@ -272,7 +272,7 @@ test('the paper table: a short lot, paper given out, editions compared, a dampin
   await expect(ration.getByRole('button', { name: 'Give out' })).toHaveCount(0)
   await page.getByLabel('Sheets for Ibb Fenner').fill('1')
   await ration.getByRole('button', { name: 'Brought back' }).click()
-  await expect(page.getByText('81 on the shelf, 0 of them put aside.')).toBeVisible()
+  await expect(page.getByText('82 on the shelf, 0 of them put aside.')).toBeVisible()
   await page.getByRole('button', { name: 'Bought more: newsprint' }).click()
   await field(page, 'Sheets bought').fill('100')
   await click(page, 'Put on the shelf')
@@ -295,13 +295,24 @@ test('past editions come in by CSV, each broken row named, and move the rate of 
   const csv =
     'title;method;work;passed;rejected\nOld Pier;blended roll;press;90;10\nLamp;etching;press;1;1\nKiln;single;press;many;0\n'
   await page
-    .getByLabel('or a CSV file')
+    .getByLabel('or a CSV file, or edition records')
     .setInputFiles({ name: 'past.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   await expect(page.getByText('1 row can be read, 2 cannot.')).toBeVisible()
   await expect(page.getByText(/Line 3: “method” is “etching”/)).toBeVisible()
   await expect(page.getByText(/Line 4: “passed” is “many”/)).toBeVisible()
   await click(page, 'Import the 1 good rows')
   await expect(page.getByText('1 edition is in the book.')).toBeVisible()
+  const editions = (await (await page.request.get(`${server.url}/api/editions?search=Bakery`)).json()) as {
+    editions: { id: string }[]
+  }
+  const record = await page.request.get(`${server.url}/api/editions/${editions.editions[0]!.id}/record.json`)
+  await page.getByLabel('or a CSV file, or edition records').setInputFiles([
+    { name: 'bakery.json', mimeType: 'application/json', buffer: await record.body() },
+    { name: 'cut.json', mimeType: 'application/json', buffer: (await record.body()).subarray(0, 300) },
+  ])
+  await expect(page.getByText('1 row can be read, 1 cannot.')).toBeVisible()
+  await expect(page.getByText('File 2: The file is no JSON, or was cut.')).toBeVisible()
+  await click(page, 'Import none')
   await field(page, 'A past edition').fill('Quay')
   await click(page, 'Add it')
   await expect(page.getByText('“passed” is empty')).toBeVisible()

@@ -55,7 +55,7 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
 test('the editions list finds, narrows and comes back to what was asked', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/editions`)
-  await expect(page.getByRole('row')).toHaveCount(14)
+  await expect(page.getByRole('row')).toHaveCount(15)
   await page.getByRole('searchbox', { name: 'Title' }).fill('kettle')
   await expect(page.getByRole('row')).toHaveCount(6)
   await page.getByRole('link', { name: 'Kettle, Tansy' }).click()

@@ -34,7 +34,7 @@ test('numbers that are given move with the plan, and a plan that is too small fo
   await expect(count(page, 'curated good')).toHaveText('19')
   await page.getByRole('link', { name: 'Give numbers' }).click()
   await page.getByRole('button', { name: 'Give numbers' }).click()
-  await expect(page.getByRole('cell', { name: '1/19', exact: true })).toBeVisible()
+  await expect(page.getByRole('cell', { name: '1/17', exact: true })).toBeVisible()
   const change = async (prints: string) => {
     await stop(page, /^Plan/)
     await say(page, 'The size is', 'declared before printing')
@@ -44,13 +44,13 @@ test('numbers that are given move with the plan, and a plan that is too small fo
   }
   await change('12')
   await expect(
-    page.getByText(/Number 19 of edition is given already\. Take the numbers back first/).first(),
+    page.getByText(/Number 17 of edition is given already\. Take the numbers back first/).first(),
   ).toBeVisible()
   await change('25')
   await expect(page.getByText('The plan is changed.')).toBeVisible()
   await stop(page, /^Sign/)
   await expect(page.getByRole('cell', { name: '1/25', exact: true })).toBeVisible()
-  await expect(page.locator('td.pencilled', { hasText: '/19' })).toHaveCount(0)
+  await expect(page.locator('td.pencilled', { hasText: '/17' })).toHaveCount(0)
 })
 
 test('a sheet spoiled on the rack shows in the rate of the next plan', async ({ page, pressroom }) => {

@@ -21,7 +21,7 @@ defineProps<{
     <div class="good">
       <b>{{ good }}</b>
       <p>
-        of {{ wanted
+        {{ wanted > 0 ? `of ${wanted}` : 'pieces'
         }}<small
           >good at this layer<span v-if="run?.yield && run.yield.of > 4" class="yield"
             >; {{ percent(run.yield.share) }} of pulls, likely {{ Math.round(run.yield.low * 100) }} to
@@ -38,7 +38,7 @@ defineProps<{
         >
       </p>
     </div>
-    <div class="chance">
+    <div v-if="wanted > 0" class="chance">
       <b>{{ chanceWords(chance.chance, chance.isRough) }}</b>
       <p>chance of {{ wanted }}</p>
     </div>

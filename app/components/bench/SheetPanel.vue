@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Another sheet than the next one was laid: its number typed, or one of those that come now. */
-const props = defineProps<{ stack: readonly { id: number }[]; next: number | undefined }>()
+const props = defineProps<{ stack: readonly { id: number }[]; next: number | undefined; again: number | null }>()
 const emit = defineEmits<{ go: [id: number]; leave: [] }>()
 const typed = ref('')
 const field = useTemplateRef<HTMLInputElement>('field')
@@ -22,6 +22,7 @@ const go = () => {
       <input ref="field" v-model="typed" inputmode="numeric" autocomplete="off" aria-label="Number of the sheet" />
     </label>
     <button type="submit">Take it</button>
+    <button v-if="again !== null" type="button" @click="emit('go', again)">{{ again }} again</button>
     <button v-for="one in coming" :key="one.id" type="button" @click="emit('go', one.id)">{{ one.id }}</button>
   </form>
 </template>

@@ -19,7 +19,12 @@ const rows = computed(() =>
       number,
       sheets,
       ids: alive.map(({ id }) => id),
-      words: alive.length > 0 ? `${alive[0]!.id} to ${alive.at(-1)!.id}` : 'none left',
+      words:
+        alive.length > 1
+          ? `sheets ${alive[0]!.id} to ${alive.at(-1)!.id}`
+          : alive.length === 1
+            ? `sheet ${alive[0]!.id}`
+            : 'none left',
       fields: props.steps.map((step) => {
         const done = alive.filter(({ finished }) => finished.includes(step.key)).map(({ id }) => id)
         const left = alive.filter(({ finished }) => !finished.includes(step.key)).map(({ id }) => id)
@@ -61,7 +66,7 @@ const pace = ({ minutes }: StepStanding) =>
         <tbody>
           <tr v-for="row in rows" :key="row.number">
             <th scope="row">
-              {{ row.number }} <span class="soft">sheets {{ row.words }}</span>
+              {{ row.number }} <span class="soft">{{ row.words }}</span>
             </th>
             <td v-for="field in row.fields" :key="field.step.key">
               <button

@@ -65,7 +65,12 @@ const doubts = computed(() => {
   const ids = edition.state!.layers.flatMap(({ zones }) => zones.flatMap(({ batchId }) => batchId ?? []))
   return washDoubts(ids.flatMap((id) => supplies.batches.find((batch) => batch.id === id)?.family ?? []))
 })
-const addColour = () => form.value.colours.push({ id: v7(), name: '' })
+const colours = useTemplateRef<{ begin: () => Promise<void> }[]>('colours')
+async function addColour() {
+  form.value.colours.push({ id: v7(), name: '' })
+  await nextTick()
+  void colours.value?.at(-1)?.begin()
+}
 function takeOut(at: number) {
   form.value.colours.splice(at, 1)
   void keep()
@@ -82,6 +87,7 @@ const keepColour = (name: string) => {
       <template v-else>Laid on by hand: </template>
       <template v-for="(colour, i) in form.colours" :key="colour.id">
         <SaidValue
+          ref="colours"
           v-model="colour.name"
           :label="`Colour ${i + 1}`"
           kind="text"

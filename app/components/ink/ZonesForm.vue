@@ -12,6 +12,15 @@ const form = useFollowing(
   () => ({ zones: props.layer.zones.map(({ id, name, batchId }) => ({ id, name, batchId })) }),
   () => props.layer.id,
 )
+/** Blocks printed together are inked each for itself. */
+const blocks = computed(() => edition.state!.blocks.map(({ block }) => block.name))
+const mayFollowBlocks = computed(
+  () => edition.state!.plan?.method === 'jigsaw' && blocks.value.length > 1 && form.value.zones.length === 1,
+)
+function followBlocks() {
+  const [first] = form.value.zones
+  form.value.zones = blocks.value.map((name, i) => ({ id: i === 0 ? first!.id : v7(), name, batchId: null }))
+}
 const give = () => giving(() => edition.give('set-zones', { layerId: props.layer.id, zones: form.value.zones }))
 </script>
 
@@ -34,6 +43,7 @@ const give = () => giving(() => edition.give('set-zones', { layerId: props.layer
       <VBtn type="submit" :loading="busy">Use this ink</VBtn
       ><VBtn class="quiet" @click="form.zones.push({ id: v7(), name: `zone ${form.zones.length + 1}`, batchId: null })"
         >One more zone</VBtn
+      ><VBtn v-if="mayFollowBlocks" class="quiet" @click="followBlocks">A zone for each block</VBtn
       ><VBtn class="quiet" to="/ink">Ink slab</VBtn>
     </div>
   </OpenForm>

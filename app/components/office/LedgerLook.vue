@@ -30,6 +30,10 @@ const said = computed(() => {
       <VBtn class="quiet" :loading="busy || check?.isRunning" @click="follow('POST')">Check the ledger</VBtn
       ><span role="status">{{ said }}</span>
     </div>
+    <p v-if="check" class="soft hash">
+      It reaches event {{ check.reach.position }} and hashes to <code>{{ check.reach.head }}</code>: what a studio file
+      written now says on its first line.
+    </p>
     <template v-if="check && check.breaks.length > 0">
       <p class="trouble" role="alert">
         It does not hold together in {{ check.breaks.length }} {{ check.breaks.length === 1 ? 'place' : 'places' }}.
@@ -42,3 +46,9 @@ const said = computed(() => {
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
   </div>
 </template>
+
+<style scoped>
+.hash code {
+  overflow-wrap: anywhere;
+}
+</style>

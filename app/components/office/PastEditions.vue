@@ -7,6 +7,7 @@ import {
   readPastEditions,
   type ReadRows,
 } from '#core/plan/past-editions'
+import { readPastRecords } from '#core/plan/past-records'
 import { type Method, methods } from '#core/plan/plan'
 import { type Work, works } from '#core/plan/work'
 
@@ -28,6 +29,8 @@ const form = ref(blank())
 const draft = useDraft('past edition', form)
 const read = ref<ReadRows | null>(null)
 const said = ref('')
+/** The files were edition records, and faults are told by file. */
+const isRecords = ref(false)
 const withdrawing = ref<{ id: string; reason: string } | null>(null)
 const mostBytes = 1024 * 1024
 
@@ -52,13 +55,20 @@ async function type() {
 
 async function choose(event: Event) {
   const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
+  const files = [...(input.files ?? [])]
+  const [file] = files
   if (!file) return
   fault.value = said.value = ''
   read.value = null
-  if (file.size > mostBytes)
-    return void (fault.value =
-      'The file has more than 1 MB. A past edition takes one line; cut the file into smaller ones.')
+  isRecords.value = files.every(({ name }) => name.toLowerCase().endsWith('.json'))
+  if (files.some(({ size }) => size > mostBytes))
+    return void (fault.value = 'A file has more than 1 MB. Cut a table into smaller ones; a record has less.')
+  if (isRecords.value) {
+    read.value = readPastRecords(await Promise.all(files.map((one) => one.text())))
+    input.value = ''
+    return
+  }
+  if (files.length > 1) return void (fault.value = 'Hand in one CSV at a time, or edition records (JSON) together.')
   const { default: Papa } = await import('papaparse')
   const text = (await file.text()).replace(/^\uFEFF/, '')
   // Spreadsheets write commas, semicolons or tabs, so the delimiter is found from the file.
@@ -151,7 +161,9 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
       </div>
       <div class="buttons">
         <VBtn type="submit" class="quiet" :loading="busy">Add it</VBtn
-        ><label class="file">or a CSV file <input type="file" accept=".csv,text/csv" @change="choose" /></label
+        ><label class="file"
+          >or a CSV file, or edition records
+          <input type="file" accept=".csv,text/csv,.json" multiple @change="choose" /></label
         ><button type="button" class="take" @click="template">an example to fill</button>
       </div>
     </form>
@@ -166,7 +178,7 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
       </p>
       <ul v-if="read.faults.length > 0" class="lines">
         <li v-for="wrong in read.faults" :key="wrong.line" class="trouble">
-          Line {{ wrong.line }}: {{ wrong.message }}
+          {{ isRecords ? 'File' : 'Line' }} {{ wrong.line }}: {{ wrong.message }}
         </li>
       </ul>
       <div class="buttons">

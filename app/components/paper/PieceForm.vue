@@ -92,7 +92,7 @@ function setSheet(side: 'width' | 'height', mm: number | null) {
     </div>
     <p class="soft hint">Measure both sides each way; of an uneven sheet the shorter counts.</p>
     <div class="half">
-      <div class="by" role="group" aria-label="Given is">
+      <div class="one-of" role="group" aria-label="Given is">
         <button type="button" :aria-pressed="by === 'image'" @click="by = 'image'">Give the image</button
         ><button type="button" :aria-pressed="by === 'sheet'" @click="by = 'sheet'">Give the finished sheet</button>
       </div>
@@ -214,23 +214,6 @@ function setSheet(side: 'width' | 'height', mm: number | null) {
 }
 .three {
   grid-template-columns: 1fr 1fr 1fr;
-}
-.by {
-  display: flex;
-  gap: 20px;
-  margin-bottom: 8px;
-}
-.by button {
-  font-family: var(--serif);
-  padding: 4px 0;
-  min-height: 30px;
-  color: var(--soft);
-  border-bottom: 2px solid transparent;
-}
-.by button[aria-pressed='true'] {
-  color: var(--ink);
-  font-weight: 600;
-  border-color: var(--ink);
 }
 .foot {
   display: grid;

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { piecesTogether, undivided } from '#core/edition/lock-up'
 import { pieceWord } from '#core/edition/sheet'
-import { mostImages } from '#core/paper/piece'
+import { imagesOn, mostImages } from '#core/paper/piece'
 import { figured } from '~/drawings/words'
 
 /** Pieces of paper that hold several images: said while they are blank, undone by cutting them apart. */
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
-const images = ref(2)
 const state = computed(() => edition.state!)
+/** Asked about only where the piece is planned for several images. */
+const planned = computed(() => (state.value.piece ? imagesOn(state.value.piece.images) : 1))
+const isPlanned = computed(() => planned.value > 1)
+const images = ref(Math.max(2, planned.value))
 const alone = computed(() => undivided(state.value))
 const pieces = computed(() => piecesTogether(state.value))
 const locked = computed(() => !!state.value.closedAt || !edition.isTheirs)
@@ -18,7 +21,7 @@ const cut = () => giving(() => edition.give('cut-apart', { sheetIds: pieces.valu
 </script>
 
 <template>
-  <div v-if="!locked && (pieces.length > 0 || alone.length > 0)" class="customs">
+  <div v-if="!locked && (pieces.length > 0 || (alone.length > 0 && isPlanned))" class="customs">
     <p v-if="pieces.length > 0">
       {{ figured(pieces.length, 'piece') }} of paper {{ pieces.length === 1 ? 'holds' : 'hold' }} several images, sheets
       {{
@@ -29,7 +32,7 @@ const cut = () => giving(() => edition.give('cut-apart', { sheetIds: pieces.valu
       }}{{ pieces.length > 3 ? ' …' : '' }}.
       <button type="button" class="link" :disabled="busy" @click="cut">They are cut apart</button>
     </p>
-    <p v-if="alone.length > 0">
+    <p v-if="alone.length > 0 && isPlanned">
       {{ figured(alone.length, 'blank piece') }} {{ alone.length === 1 ? 'holds' : 'hold' }} one image each; they are to
       hold
       <SaidValue

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { artistProofWarning, type EditionPlan } from '#core/plan/plan'
+import { isOpenWork } from '#core/print/series'
 
 /** What is rarely chosen anew, said in small sentences: how it is numbered and pencilled. */
 const title = defineModel<string>('title', { required: true })
@@ -15,6 +16,7 @@ const sizeSchools = [
   { value: 'counted', title: 'counted from the good pulls' },
   { value: 'open', title: 'open, no limit' },
   { value: 'varied', title: 'varied (EV)' },
+  { value: 'open work', title: 'none: open work, for cloth, cards, wrapping' },
 ]
 const orderSchools = [
   { value: 'curated', title: 'order curated' },
@@ -38,7 +40,7 @@ const colourings = [
 ]
 const said = (all: readonly { value: string; title: string }[], value: string) =>
   all.find((one) => one.value === value)?.title ?? value
-const warning = computed(() => artistProofWarning(plan.value))
+const warning = computed(() => (isOpenWork(plan.value) ? null : artistProofWarning(plan.value)))
 const colouring = computed({
   get: () => (plan.value.colouring ? 'yes' : 'no'),
   set: (value) => {
@@ -58,34 +60,38 @@ const colouring = computed({
         :options="sizeSchools"
         :words="said(sizeSchools, plan.sizeSchool)"
         :disabled="disabled"
-      />; number 1 goes by
-      <SaidValue
-        v-model="plan.orderSchool"
-        label="Number 1 goes to"
-        kind="choice"
-        :options="orderSchools"
-        :words="said(orderSchools, plan.orderSchool)"
-        :disabled="disabled"
-      />. Beside it stand
-      <SaidValue
-        v-model="plan.proofs.PP"
-        label="Printer’s proofs"
-        :words="`${plan.proofs.PP || 'no'} PP`"
-        unit="PP"
-        :max="200"
-        :disabled="disabled"
-      />
-      and
-      <SaidValue
-        v-model="plan.proofs.HC"
-        label="Not for trade"
-        :words="`${plan.proofs.HC || 'no'} HC`"
-        unit="HC"
-        :max="200"
-        :disabled="disabled"
-      />, not for trade.
+      /><template v-if="isOpenWork(plan)"
+        >: no goal, nothing curated, numbered or signed; a piece takes many impressions and counts once.</template
+      ><template v-else
+        >; number 1 goes by
+        <SaidValue
+          v-model="plan.orderSchool"
+          label="Number 1 goes to"
+          kind="choice"
+          :options="orderSchools"
+          :words="said(orderSchools, plan.orderSchool)"
+          :disabled="disabled"
+        />. Beside it stand
+        <SaidValue
+          v-model="plan.proofs.PP"
+          label="Printer’s proofs"
+          :words="`${plan.proofs.PP || 'no'} PP`"
+          unit="PP"
+          :max="200"
+          :disabled="disabled"
+        />
+        and
+        <SaidValue
+          v-model="plan.proofs.HC"
+          label="Not for trade"
+          :words="`${plan.proofs.HC || 'no'} HC`"
+          unit="HC"
+          :max="200"
+          :disabled="disabled"
+        />, not for trade.</template
+      >
     </p>
-    <p>
+    <p v-if="!isOpenWork(plan)">
       Pencilled
       <SaidValue
         v-model="plan.line"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type EditionPlan, methods } from '#core/plan/plan'
+import { type EditionPlan, methods, methodWord } from '#core/plan/plan'
+import { isOpenWork } from '#core/print/series'
 import { counted, day } from '~/drawings/words'
 
 /** The plan as one would say it; every value opens where it stands. */
@@ -18,7 +19,7 @@ const workings = [
   { value: 'large hand work', title: 'by hand, large' },
   { value: 'beginners', title: 'by beginners' },
 ]
-const colours = methods.map((value) => ({ value, title: value === 'single' ? 'single colour' : value }))
+const colours = methods.map((value) => ({ value, title: methodWord(value) }))
 const wordsOf = (all: readonly { value: string; title: string }[], value: string) =>
   all.find((one) => one.value === value)?.title ?? value
 const faultOf = (...fields: string[]) => (fields.includes(props.faultField ?? '') ? props.fault : undefined)
@@ -34,28 +35,31 @@ const dueFault = computed(() =>
 
 <template>
   <p class="sentence">
-    <SaidValue
-      v-model="plan.size"
-      label="Prints"
-      :words="String(plan.size)"
-      :min="1"
-      :max="2000"
-      :fault="faultOf('size', 'plan.size')"
-      :disabled="disabled"
-    />
-    {{ plan.sizeSchool === 'varied' ? 'varied prints' : 'numbered prints' }} and
-    <SaidValue
-      v-model="plan.proofs.AP"
-      label="Artist’s proofs"
-      :words="plan.proofs.AP === 0 ? 'no AP' : `${plan.proofs.AP} AP`"
-      unit="AP"
-      :max="200"
-      :disabled="disabled"
-    />, from
+    <template v-if="isOpenWork(plan)">Open work, as many pieces as come, from{{ ' ' }}</template>
+    <template v-else>
+      <SaidValue
+        v-model="plan.size"
+        label="Prints"
+        :words="String(plan.size)"
+        :min="1"
+        :max="2000"
+        :fault="faultOf('size', 'plan.size')"
+        :disabled="disabled"
+      />
+      {{ plan.sizeSchool === 'varied' ? 'varied prints' : 'numbered prints' }} and
+      <SaidValue
+        v-model="plan.proofs.AP"
+        label="Artist’s proofs"
+        :words="plan.proofs.AP === 0 ? 'no AP' : `${plan.proofs.AP} AP`"
+        unit="AP"
+        :max="200"
+        :disabled="disabled"
+      />, from{{ ' ' }}
+    </template>
     <SaidValue
       v-model="plan.start"
       label="Sheets started"
-      :words="String(plan.start ?? usual ?? 'enough')"
+      :words="String(plan.start ?? (isOpenWork(plan) ? 'some' : usual) ?? 'enough')"
       may-be-none
       :min="1"
       :max="5000"

@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import type { Block } from '#core/edition/state'
 import type { PiecePlan } from '#core/paper/piece'
-import { mostOutlines, type NamedOutline } from '#core/register/outlines'
+import { mostOutlines, type NamedOutline, placeBeside } from '#core/register/outlines'
 import type { RegisterPlan } from '#core/register/registration'
 
 /** Blocks beside the first on the same jig: parts of a sawn block, blocks locked up, or one for each image of the piece. */
 const more = defineModel<NamedOutline[]>({ required: true })
-const props = defineProps<{ plan: RegisterPlan; piece: PiecePlan | null; blocks: readonly Block[] }>()
+const props = defineProps<{
+  plan: RegisterPlan
+  piece: PiecePlan | null
+  blocks: readonly Block[]
+  /** Parts of one picture lie beside one another; blocks pulled one after the other lie over one another. */
+  areParts: boolean
+}>()
 const mayAdd = computed(() => more.value.length < mostOutlines)
 const images = computed(() => props.piece?.images ?? null)
 /** Blocks of the edition that are not drawn yet. */
@@ -14,11 +20,18 @@ const undrawn = computed(() =>
   props.blocks.slice(1).filter(({ block }) => !more.value.some(({ name }) => name === block.name)),
 )
 
-function add(name: string, width: number, height: number, rotation = 0) {
-  const { outline } = props.plan
-  more.value.push({ name, outline: { ...outline, width, height }, rotation, gap: 0 })
+function add(name: string, size: { width: number; height: number }, isPart: boolean, rotation = 0) {
+  const { outline, sheet } = props.plan
+  const laid = [outline, ...more.value.map((one) => one.outline)]
+  more.value.push({
+    name,
+    outline: isPart ? placeBeside(sheet, laid, size) : { ...outline, ...size },
+    rotation,
+    gap: 0,
+  })
 }
-const addBlock = ({ block }: Block) => add(block.name, block.width, block.height, block.rotation)
+const addBlock = ({ block: { name, width, height, rotation } }: Block) =>
+  add(name, { width, height }, props.areParts, rotation)
 
 /** The first block again for every further image of the piece, at the place the piece plan gives it. */
 function repeat() {
@@ -71,7 +84,9 @@ const turned = (one: NamedOutline, text: string) => {
       <VBtn v-for="block in undrawn" :key="block.id" class="quiet" :disabled="!mayAdd" @click="addBlock(block)"
         >Draw {{ block.block.name }}</VBtn
       >
-      <VBtn class="quiet" :disabled="!mayAdd" @click="add(`part ${more.length + 2}`, 60, 60)">One more part</VBtn>
+      <VBtn class="quiet" :disabled="!mayAdd" @click="add(`part ${more.length + 2}`, { width: 60, height: 60 }, true)"
+        >One more part</VBtn
+      >
       <VBtn v-if="images && images.across * images.down > 1 && more.length === 0" class="quiet" @click="repeat"
         >One for each image</VBtn
       >

@@ -52,9 +52,9 @@ const wrong = computed(() => own.value || props.fault)
 let before: Value
 let byPointer = false
 
-async function begin(event: MouseEvent) {
+async function begin(event?: MouseEvent) {
   // A key presses a button with no pointer in the game.
-  byPointer = event.detail > 0
+  byPointer = (event?.detail ?? 0) > 0
   before = value.value
   typed.value = written(value.value)
   open.value = true
@@ -130,6 +130,8 @@ function onKey(event: KeyboardEvent) {
     step(event.key === 'ArrowUp' ? 1 : -1)
   }
 }
+
+defineExpose({ begin })
 
 function choose(event: Event) {
   take((event.target as HTMLSelectElement).value)

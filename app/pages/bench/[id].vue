@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { pullsFor } from '#core/edition/lock-up'
 import { goal } from '#core/plan/plan'
+import { isOpenWork } from '#core/print/series'
 import { likelyFaults } from '#core/run/likely-faults'
-import { outlook } from '#core/run/outlook'
+import { goodAt, outlook } from '#core/run/outlook'
 import { isTakenUpAgain } from '#core/watch/restart'
 import { strokesOf } from '~/drawings/tally'
 import { ago } from '~/drawings/words'
@@ -21,6 +22,7 @@ const now = ref(Date.now())
 const feedback = useFeedback()
 const acts = useBenchActs(bench, feedback)
 const { panel, why, isWet, shut, hindrance } = acts
+const onward = useBenchOnward(bench)
 const clock = setInterval(() => {
   now.value = Date.now()
 }, 10_000)
@@ -43,10 +45,7 @@ const strokes = computed(() =>
   state.value ? strokesOf(state.value, bench.layerId.value, edition.isStored, session.nameOf) : [],
 )
 const lastStroke = computed(() => strokes.value.find((stroke) => stroke.key === bench.last.value?.pullId))
-const goodHere = computed(
-  () =>
-    strokes.value.filter((stroke) => stroke.kind === 'pull' && stroke.verdict === 'good' && !stroke.disputed).length,
-)
+const goodHere = computed(() => (state.value ? goodAt(state.value, bench.layerId.value) : 0))
 const ready = computed(() => hindrance.value === '')
 const likely = computed(() => (state.value ? likelyFaults(state.value, bench.layerId.value, edition.record) : []))
 const supplies = useSupplies()
@@ -59,6 +58,8 @@ const trying = useGiving()
 const tried = (named: string, words: string) =>
   trying.giving(() => edition.give('try-remedy', { layerId: bench.layerId.value, fault: named, remedy: words }))
 const mayAct = computed(() => edition.isTheirs && !state.value?.closedAt)
+/** In open work the piece that was just printed can take one impression more. */
+const again = computed(() => (isOpenWork(state.value?.plan ?? null) ? (bench.last.value?.sheetIds[0] ?? null) : null))
 /** The run is taken up again, until somebody goes on with it. */
 const goneOn = ref(false)
 watch(bench.layerId, () => (goneOn.value = false))
@@ -138,6 +139,7 @@ useBenchKeys(acts, likely, () => {
           v-else-if="panel === 'sheet'"
           :stack="bench.stack.value"
           :next="bench.sheet.value?.id"
+          :again="again"
           @go="acts.goTo"
           @leave="panel = 'none'"
         />
@@ -182,6 +184,7 @@ useBenchKeys(acts, likely, () => {
           <p v-else-if="edition.message" class="warn" role="alert">{{ edition.message }}</p>
           <p v-else-if="hindrance" class="warn">
             {{ hindrance }} {{ isWet ? drying : '' }}
+            <NuxtLink v-if="onward" :to="onward.to">{{ onward.words }}</NuxtLink>
             <template v-if="isWet && edition.isTheirs && !state.closedAt"
               ><button type="button" @click="acts.declareDry()">It is dry</button>
               <button type="button" @click="bench.wetOnWet.value = true">Print wet on wet</button></template

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { goal } from '#core/plan/plan'
+import { isOpenWork } from '#core/print/series'
 import { dueIn } from '~/drawings/words'
 
 const route = useRoute()
@@ -16,13 +17,22 @@ const told = computed(() => {
     .filter((series) => plan.proofs[series] > 0)
     .map((series) => ` + ${plan.proofs[series]} ${series}`)
     .join('')
-  const layers = state.layers.length === 1 ? 'one layer' : `${state.layers.length} layers`
-  return [plan.method, layers, `${plan.size}${proofs}`, state.torn.at(-1)?.lotName, dueIn(plan.due)]
+  const [so, planned] = [state.layers.length, plan.layersPlanned]
+  const layers = so < planned ? `${so} of ${planned} layers` : so === 1 ? 'one layer' : `${so} layers`
+  return [
+    plan.method,
+    layers,
+    isOpenWork(plan) ? 'open work' : `${plan.size}${proofs}`,
+    state.torn.at(-1)?.lotName,
+    dueIn(plan.due),
+  ]
     .filter(Boolean)
     .join(' · ')
 })
 const session = useSession()
 const printers = computed(() => edition.state!.printerIds.map((one) => session.nameOf(one)).join(' and '))
+/** Stops that open work does not have, and that an old link may still lead to. */
+const isAbsent = computed(() => isOpenWork(edition.state?.plan ?? null) && /\/(curate|sign)$/.test(useRoute().path))
 const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 0))
 </script>
 
@@ -43,11 +53,17 @@ const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 
           <p v-if="!edition.isTheirs && !edition.state.closedAt" class="soft no-print">
             You look on: {{ printers }} {{ edition.state.printerIds.length === 1 ? 'prints' : 'print' }} this edition.
           </p>
-          <NuxtPage />
+          <p v-if="isAbsent">
+            This is open work: its pieces are counted and not curated, numbered or signed.
+            <NuxtLink :to="`/editions/${id}/pull`">To what was pulled</NuxtLink>
+          </p>
+          <NuxtPage v-else />
         </div>
         <div>
           <TheCount :count="edition.count" :edition-id="id" />
-          <p class="count-foot count">{{ edition.at?.alive }} alive, {{ wanted }} wanted.</p>
+          <p class="count-foot count">
+            {{ edition.at?.alive }} alive<template v-if="wanted > 0">, {{ wanted }} wanted</template>.
+          </p>
         </div>
       </div>
     </template>

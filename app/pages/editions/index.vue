@@ -51,7 +51,7 @@ watchDebounced(
 function standing(edition: EditionSummary): string {
   if (edition.state === 'closed') return `${edition.signed} signed`
   if (edition.state === 'signing') return `${edition.signed} of ${edition.numbered} signed`
-  if (edition.state === 'planned') return `${edition.goal} wanted`
+  if (edition.state === 'planned') return edition.goal === 0 ? 'open work' : `${edition.goal} wanted`
   return edition.state === 'numbering'
     ? `${edition.good} good, to curate`
     : `${edition.goodHere} good, ${edition.left} to pull`
@@ -108,11 +108,13 @@ function standing(edition: EditionSummary): string {
           <td>{{ edition.state }}</td>
           <td>{{ edition.artist }}</td>
           <td>{{ edition.method }}</td>
-          <td class="number">{{ edition.goal }}</td>
+          <td class="number">{{ edition.goal || 'open work' }}</td>
           <td class="number">{{ edition.made }}</td>
           <td>{{ standing(edition) }}</td>
           <td class="number">
-            {{ edition.state === 'pulling' ? chanceWords(edition.chance, edition.chanceIsRough) : '' }}
+            {{
+              edition.state === 'pulling' && edition.goal > 0 ? chanceWords(edition.chance, edition.chanceIsRough) : ''
+            }}
           </td>
           <td class="number soft">{{ ago(edition.changedAt) }}</td>
         </tr>

@@ -4,7 +4,7 @@ import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { type EditionPlan, planDefaults } from '../../plan/plan'
 import type { EditionState } from '../state'
-import { allSeries, type ProofSeries, proofSeries } from '../../print/series'
+import { allSeries, isOpenWork, type ProofSeries, proofSeries } from '../../print/series'
 import { sizesUnder } from '../numbers'
 import { planFault } from '../plan-fault'
 import { anySigned } from '../sheet'
@@ -46,10 +46,21 @@ export const changePlan = defineAct(edition, 'change-plan', theirs, {
   events: [planChanged],
   rule: ({ edition }, data: PlanChanged) =>
     planFault(data.title, data.plan) ??
+    becomesAnother(edition, data.plan) ??
     sizeIsFixed(edition, data.plan) ??
     schoolNeedsReason(edition, data) ??
     belowNumbers(edition, data.plan) ?? [planChanged.on(edition, { ...data, title: data.title.trim() })],
 })
+
+/** What was begun as an edition stays one, and open work stays that: each counts its sheets in its own way. */
+function becomesAnother(state: EditionState, plan: EditionPlan): Refused | null {
+  if (isOpenWork(state.plan) === isOpenWork(plan) || state.pulls.length === 0) return null
+  return refuse(
+    'open-work',
+    'Something is pulled already. Open work and an edition count their sheets differently: start the other as its own.',
+    'plan.sizeSchool',
+  )
+}
 
 function sizeIsFixed(state: EditionState, plan: EditionPlan): Refused | null {
   const before = state.plan!

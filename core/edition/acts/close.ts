@@ -1,35 +1,76 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
-import { refuse } from '../../ground/refusal'
+import { type Refused, refuse } from '../../ground/refusal'
+import { type BlockEnd, blockEndWords, isCancelled } from '../../print/block-end'
+import { blockCancelled } from '../../stores/block/events/block-cancelled'
+import type { BlockState } from '../../stores/block/state'
+import { block } from '../../stores/block/stream'
+import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
 interface Closed {
   note: string
+  block: BlockEnd
 }
 
-const editionClosed = defineEvent(edition, 'edition-closed', (state, { note }: Closed, event) =>
-  changed(state, { closedAt: event.occurredAt, closingNote: note }),
+interface Asked extends Closed {
+  /** All the blocks of the edition. */
+  blockIds: string[]
+}
+
+const editionClosed = defineEvent(
+  edition,
+  'edition-closed',
+  (state, { note, block }: Closed, event) =>
+    changed(state, { closedAt: event.occurredAt, closingNote: note, blockEnd: block }),
+  [(data) => ({ ...data, block: 'unsaid' })],
 )
 
-/** The edition is done and can only be read. */
+function unfinished({ pulls, sheets }: EditionState): Refused | null {
+  const disputed = pulls.filter((pull) => pull.disputed && !pull.disputed.settled).length
+  if (disputed > 0)
+    return refuse('disputed', `${disputed} disputed pulls wait to be settled. Settle them from the count, then close.`)
+  const unsigned = sheets.filter((sheet) => sheet.mark && !sheet.signed && !sheet.destroyed).length
+  return unsigned > 0
+    ? refuse('unsigned', `${unsigned} numbered prints are not signed yet. Sign them, or take their numbers back.`)
+    : null
+}
+
+/** What is said of the block against what its own book says. */
+function saidOtherwise(end: BlockEnd, blocks: readonly BlockState[]): Refused | null {
+  const scored = blocks.find(({ cancelled }) => cancelled)
+  return scored && (end === 'kept' || end === 're-workable')
+    ? refuse(
+        'cancelled',
+        `${scored.book?.block.name ?? 'A block'} is cancelled (${scored.cancelled!.reason}). Say that of the block, or nothing.`,
+        'block',
+      )
+    : null
+}
+
+/** The edition is done and can only be read. A block that is said to be cancelled is cancelled for every edition. */
 export const close = defineAct(edition, 'close', theirs, {
   asksAgain: true,
   guarded: true,
-  events: [editionClosed],
-  rule: ({ edition }, data: Closed) => {
-    const disputed = edition.pulls.filter((pull) => pull.disputed && !pull.disputed.settled).length
-    if (disputed > 0)
-      return refuse(
-        'disputed',
-        `${disputed} disputed pulls wait to be settled. Settle them from the count, then close.`,
-      )
-    const unsigned = edition.sheets.filter((sheet) => sheet.mark && !sheet.signed && !sheet.destroyed).length
-    if (unsigned > 0)
-      return refuse(
-        'unsigned',
-        `${unsigned} numbered prints are not signed yet. Sign them, or take their numbers back.`,
-      )
-    return [editionClosed.on(edition, data)]
+  needs: ({ blockIds }: Asked) => ({ blocks: blockIds.map(block.of) }),
+  events: [editionClosed, blockCancelled],
+  rule: ({ edition, blocks }, { note, block, blockIds }: Asked) => {
+    const known = new Set(blockIds)
+    if (
+      known.size !== blockIds.length ||
+      edition.blocks.length !== known.size ||
+      edition.blocks.some(({ id }) => !known.has(id))
+    )
+      return refuse('stale', 'Its blocks are others than when you looked. Reload the page, then do it again.')
+    const unfit = unfinished(edition) ?? saidOtherwise(block, blocks)
+    if (unfit) return unfit
+    const scored = isCancelled(block) ? blocks.filter(({ cancelled }) => !cancelled) : []
+    return [
+      editionClosed.on(edition, { note, block }),
+      ...scored.map((one) =>
+        blockCancelled.on(one, { reason: `${edition.title} is closed, and ${blockEndWords(block)}` }),
+      ),
+    ]
   },
 })

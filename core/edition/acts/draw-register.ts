@@ -1,8 +1,8 @@
-import { defineAct, defineEvent } from '../../ground/act'
-import { changed } from '../../ground/fold'
+import { defineAct } from '../../ground/act'
 import { refuse, refuseFault } from '../../ground/refusal'
 import { registerFault, type RegisterPlan } from '../../register/registration'
 import { studio } from '../../stores/studio/stream'
+import { registerDrawn } from '../events/register-drawn'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
@@ -10,19 +10,6 @@ interface Register {
   register: RegisterPlan
   formatId: string | null
 }
-
-/** How high pins stand was not asked before. */
-function withPinHeights(data: Record<string, unknown>): Record<string, unknown> {
-  const register = data.register as RegisterPlan
-  return { ...data, register: { ...register, pins: register.pins.map((pin) => ({ ...pin, height: null })) } }
-}
-
-const registerDrawn = defineEvent(
-  edition,
-  'register-drawn',
-  (state, data: Register) => changed(state, { register: data }),
-  [withPinHeights, (data) => ({ ...data, register: { ...(data.register as RegisterPlan), more: [] } })],
-)
 
 /** The registration sheet is drawn. */
 export const drawRegister = defineAct(edition, 'draw-register', theirs, {

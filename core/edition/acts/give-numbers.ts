@@ -1,12 +1,13 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
-import type { Series } from '../../print/series'
+import { isOpenWork, type Series } from '../../print/series'
 import { editSheet } from '../edit'
 import { plannedSize, usedNumbers } from '../numbers'
 import { placeOf } from '../places'
 import { anySigned, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
+import { openWork } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
@@ -34,6 +35,7 @@ export const giveNumbers = defineAct(edition, 'give-numbers', theirs, {
   guarded: true,
   events: [numbersGiven],
   rule: ({ edition }, data: Numbers) => {
+    if (isOpenWork(edition.plan)) return openWork()
     if (data.assignments.length === 0)
       return refuse('no-sheet', 'No sheet was chosen, so no number was given.', 'assignments')
     return sizeFault(edition, data) ?? assignmentsFault(edition, data) ?? [numbersGiven.on(edition, data)]
@@ -64,7 +66,7 @@ function assignmentsFault(state: EditionState, { series, size, assignments }: Nu
   const used = usedNumbers(state, series)
   const sheets = new Set<number>()
   for (const { sheetId, number } of assignments) {
-    const unfit = sheetFault(state, sheetId)
+    const unfit = sheetFault(state, sheetId, series)
     if (unfit) return refused(unfit.code, unfit.message)
     if (!Number.isInteger(number) || number < 1 || number > size)
       return refused('number-range', `${series} ${number} is outside 1 to ${size}.`)
@@ -79,11 +81,17 @@ function assignmentsFault(state: EditionState, { series, size, assignments }: Nu
     : refuse('number-range', `Number ${highest} needs a series of at least ${highest}.`, 'size')
 }
 
-function sheetFault(state: EditionState, id: number): { code: string; message: string } | null {
+function sheetFault(state: EditionState, id: number, series: Series): { code: string; message: string } | null {
   const sheet = sheetOf(state, id)
   if (!sheet) return { code: 'unknown-sheet', message: `There is no sheet ${id} in this edition.` }
   if (sheet.mark)
     return { code: 'numbered', message: `Sheet ${id} carries ${sheet.mark.series} ${sheet.mark.number} already.` }
+  if (sheet.gone) return { code: 'gone', message: `Sheet ${id} is not here; it left on ${sheet.gone.on}.` }
+  if (sheet.bound !== 'edition' && sheet.bound !== series)
+    return {
+      code: 'set-aside',
+      message: `Sheet ${id} is set aside for ${sheet.bound === 'archive' ? 'the archive' : sheet.bound}. Put it back to the edition first.`,
+    }
   const place = placeOf(state, sheet)
   if (place.kind !== 'good')
     return { code: 'not-good', message: `Sheet ${id} is ${place.kind}, so it can carry no number.` }

@@ -3,7 +3,7 @@ import { refuse } from '../../ground/refusal'
 import type { Rescue, Verdict } from '../../print/verdicts'
 import { editPull, editSheet } from '../edit'
 import { pullOf } from '../pull'
-import { isNumbered, unknownFault, unknownPull } from '../refusals'
+import { heldFast, unknownFault, unknownPull } from '../refusals'
 import { carriersOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
@@ -40,8 +40,11 @@ export const judgePull = defineAct(edition, 'judge-pull', theirs, {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     if (pull.voided) return refuse('voided', 'This pull is void. Restore it before judging it.')
-    const numbered = carriersOf(edition, pull).find((sheet) => sheet.mark && sheet.pulls.includes(pull.pullId))
-    if (numbered && data.verdict !== 'good') return isNumbered(numbered)
+    if (data.verdict !== 'good')
+      for (const sheet of carriersOf(edition, pull)) {
+        const held = sheet.pulls.includes(pull.pullId) ? heldFast(sheet) : null
+        if (held) return held
+      }
     return unknownFault(data.faults, 'faults') ?? [pullJudged.on(edition, data)]
   },
 })

@@ -3,7 +3,7 @@ import { refuse } from '../../ground/refusal'
 import { type Verdict, worst } from '../../print/verdicts'
 import { editPull, editSheet } from '../edit'
 import { isLive, pullOf, saidOn, type SheetSaid } from '../pull'
-import { isNumbered, unknownFault, unknownPull, unknownSheet } from '../refusals'
+import { heldFast, unknownFault, unknownPull, unknownSheet } from '../refusals'
 import { carriersOf, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
@@ -62,7 +62,8 @@ export const judgeSheet = defineAct(edition, 'judge-sheet', theirs, {
       return refuse('not-on-it', `Pull ${pull.ordinal} does not lie on sheet ${sheet.id}.`, 'sheetId')
     if (sheet.parts.length > 0)
       return refuse('split', `Sheet ${sheet.id} has been cut apart; judge one of its parts.`, 'sheetId')
-    if (sheet.mark && data.verdict !== 'good') return isNumbered(sheet)
+    const held = data.verdict === 'good' ? null : heldFast(sheet)
+    if (held) return held
     return unknownFault(data.faults, 'faults') ?? [sheetJudged.on(edition, data)]
   },
 })

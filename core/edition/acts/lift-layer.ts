@@ -3,7 +3,7 @@ import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { layerNumber, layerOf } from '../layer'
 import { carriesLater } from '../layers-on'
-import { isNumbered, unknownLayer, unknownSheet } from '../refusals'
+import { heldFast, unknownLayer, unknownSheet } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
@@ -41,7 +41,8 @@ export const liftLayer = defineAct(edition, 'lift-layer', theirs, {
         return refuse('split', `Sheet ${id} has been split; choose its parts instead.`, 'sheetIds')
       if (!sheet.laid.includes(layer.id))
         return refuse('not-on-it', `${layer.name} is not laid on sheet ${id}.`, 'sheetIds')
-      if (sheet.mark) return isNumbered(sheet)
+      const held = heldFast(sheet)
+      if (held) return held
       if (carriesLater(edition, sheet, layerNumber(edition, layer.id)))
         return refuse('later-layer', `Sheet ${id} carries a later layer. Take that off first.`, 'sheetIds')
     }

@@ -1,21 +1,13 @@
-import { defineAct, defineEvent } from '../../ground/act'
-import { changed } from '../../ground/fold'
+import { defineAct } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
-import { oneImage, pieceFault, type PiecePlan } from '../../paper/piece'
+import { pieceFault, type PiecePlan } from '../../paper/piece'
+import { piecePlanned } from '../events/piece-planned'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
 interface Piece {
   piece: PiecePlan
 }
-
-const piecePlanned = defineEvent(
-  edition,
-  'piece-planned',
-  (state, { piece }: Piece) => changed(state, { piece }),
-  // A piece held one image.
-  [(data) => ({ ...data, piece: { ...(data.piece as object), images: oneImage } })],
-)
 
 /** How the edition's sheets are to be got out of the paper. */
 export const planPiece = defineAct(edition, 'plan-piece', theirs, {

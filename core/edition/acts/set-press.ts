@@ -1,13 +1,13 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { type Packing, type PressSetting, settingDefaults } from '../../press/stack'
+import type { PressSetting } from '../../press/stack'
 import { notTheirs } from '../../stores/press/fault'
 import { edgeFault } from '../../press/edges'
 import { pressUsed } from '../../stores/press/events/press-used'
 import { studio } from '../../stores/studio/stream'
 import { press } from '../../stores/press/stream'
-import { editLayer } from '../edit'
-import { layerOf, type PressSetup } from '../layer'
+import { pressSet } from '../events/press-set'
+import { layerOf } from '../layer'
 import { sectionOf } from '../section'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
@@ -17,25 +17,6 @@ interface Setting extends PressSetting {
   layerId: string
   pressId: string
 }
-
-/** Packing was a name and a thickness before the drawer was kept. */
-const fromTheDrawer = (piece: Pick<Packing, 'name' | 'thickness'>): Packing => ({ pieceId: null, count: 1, ...piece })
-
-const pressSet = defineEvent(
-  edition,
-  'press-set',
-  (state, data: { layerId: string; setup: PressSetup }, event) =>
-    editLayer(state, data.layerId, (layer) => ({
-      ...layer,
-      setups: [...layer.setups, { seq: event.seq, setup: data.setup }],
-    })),
-  [
-    (data) => {
-      const setup = data.setup as PressSetup
-      return { ...data, setup: { ...settingDefaults, ...setup, packing: setup.packing.map(fromTheDrawer) } }
-    },
-  ],
-)
 
 /** The press is set up for a layer: packing and screws. */
 export const setPress = defineAct(edition, 'set-press', theirs, {

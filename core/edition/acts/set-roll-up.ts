@@ -1,7 +1,7 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { defineAct } from '../../ground/act'
 import { refuse, refuseFault } from '../../ground/refusal'
 import { type RollUp, rollUpFault } from '../../ink/roll-up'
-import { editLayer } from '../edit'
+import { rollUpSet } from '../events/roll-up-set'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
@@ -11,14 +11,6 @@ interface RollUpSet {
   layerId: string
   rollUp: RollUp
 }
-
-const rollUpSet = defineEvent(
-  edition,
-  'roll-up-set',
-  (state, { layerId, rollUp }: RollUpSet) => editLayer(state, layerId, (layer) => ({ ...layer, rollUp })),
-  // How long ink stays open was not asked before.
-  [(data) => ({ ...data, rollUp: { ...(data.rollUp as object), openMinutes: null } })],
-)
 
 /** How a layer is rolled up: roller, charges, passes, wiping, chores. */
 export const setRollUp = defineAct(edition, 'set-roll-up', theirs, {

@@ -1,4 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
+import { doerOf } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { hasEveryLayer } from '../layers-on'
@@ -13,8 +14,13 @@ interface Signed {
   sheetId: number
 }
 
-const printSigned = defineEvent(edition, 'print-signed', (state, { sheetId }: Signed) =>
-  editSheet(state, sheetId, (sheet) => ({ ...sheet, signed: true })),
+const printSigned = defineEvent(edition, 'print-signed', (state, { sheetId }: Signed, event) =>
+  editSheet(state, sheetId, (sheet) => ({
+    ...sheet,
+    signed: true,
+    pencilledOver: sheet.mark ? (state.seriesSize[sheet.mark.series] ?? null) : null,
+    signing: { at: event.occurredAt, ...doerOf(event) },
+  })),
 )
 
 /** A print is signed in pencil and ticked off. */

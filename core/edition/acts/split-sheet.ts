@@ -2,7 +2,7 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
-import { isNumbered, unknownSheet } from '../refusals'
+import { heldFast, unknownSheet } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
@@ -35,7 +35,8 @@ export const splitSheet = defineAct(edition, 'split-sheet', theirs, {
         'in-a-rack',
         `Sheet ${sheet.id} lies in slot ${sheet.rack.slot} of ${sheet.rack.rackName}. Take it out first.`,
       )
-    if (sheet.mark) return isNumbered(sheet)
+    const held = heldFast(sheet)
+    if (held) return held
     const first = edition.sheets.length + 1
     return [sheetSplit.on(edition, { sheetId: sheet.id, parts: [first, first + 1] })]
   },

@@ -1,7 +1,7 @@
 import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { sheetSpoiled } from '../events/sheet-spoiled'
-import { isNumbered, unknownFault, unknownSheet } from '../refusals'
+import { heldFast, unknownFault, unknownSheet } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
@@ -20,7 +20,8 @@ export const spoilSheet = defineAct(edition, 'spoil-sheet', theirs, {
     if (!sheet) return unknownSheet(data.sheetId)
     if (sheet.spoiled) return refuse('spoiled', `Sheet ${sheet.id} is spoiled already.`)
     if (sheet.parts.length > 0) return refuse('split', `Sheet ${sheet.id} has been split; choose one of its parts.`)
-    if (sheet.mark) return isNumbered(sheet)
+    const held = heldFast(sheet)
+    if (held) return held
     return unknownFault([data.fault], 'fault') ?? [sheetSpoiled.on(edition, data)]
   },
 })

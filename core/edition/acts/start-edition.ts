@@ -1,7 +1,7 @@
-import { defineAct, defineEvent } from '../../ground/act'
-import { changed } from '../../ground/fold'
+import { defineAct } from '../../ground/act'
 import { anyone } from '../../ground/who'
-import { type EditionPlan, planDefaults } from '../../plan/plan'
+import type { EditionPlan } from '../../plan/plan'
+import { editionStarted } from '../events/edition-started'
 import { layerAdded } from '../events/layer-added'
 import { wholeBlock } from '../layer'
 import { planFault } from '../plan-fault'
@@ -11,28 +11,6 @@ interface Asked {
   title: string
   plan: EditionPlan
 }
-
-interface Started extends Asked {
-  /** Null in ledgers from before anyone was named. */
-  printerIds: string[] | null
-}
-
-const editionStarted = defineEvent(
-  edition,
-  'edition-started',
-  (state, { title, plan, printerIds }: Started, event) =>
-    changed(state, {
-      title,
-      plan,
-      startedAt: event.occurredAt,
-      printerIds: printerIds ?? [],
-      printersGrow: printerIds === null,
-    }),
-  [
-    (data) => ({ ...data, plan: { ...planDefaults, ...(data.plan as object) } }),
-    (data) => ({ ...data, printerIds: null }),
-  ],
-)
 
 /** An edition begins: a title, a plan, and its layers when they are planned ahead. It is theirs who begins it. */
 export const startEdition = defineAct(edition, 'start-edition', anyone, {

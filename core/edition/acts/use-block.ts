@@ -1,21 +1,15 @@
-import { defineAct, defineEvent } from '../../ground/act'
-import { appended, changed } from '../../ground/fold'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import type { BlockBook } from '../../stores/block/book'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
 import { hasBlock, mostBlocks, tooManyBlocks } from '../block'
+import { blockUsed } from '../events/block-used'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
 interface Used {
   blockId: string
 }
-
-/** The edition keeps what is known of the block, so that it folds by itself. */
-const blockUsed = defineEvent(edition, 'block-used', (state, { blockId, ...book }: Used & BlockBook) =>
-  changed(state, { blocks: appended(state.blocks, { id: blockId, ...book }) }),
-)
 
 /** A block of an earlier edition is taken in hand for this one. */
 export const useBlock = defineAct(edition, 'use-block', theirs, {

@@ -4,7 +4,7 @@ import { editPull, takeOffSheets } from '../edit'
 import { layerNumber } from '../layer'
 import { carriesLater } from '../layers-on'
 import { type PullData, pullOf } from '../pull'
-import { isNumbered, unknownPull } from '../refusals'
+import { heldFast, unknownPull } from '../refusals'
 import { sheetOf } from '../sheet'
 import { standardWord } from '../standards'
 import type { EditionState } from '../state'
@@ -49,7 +49,8 @@ function heldBySheet(state: EditionState, pull: PullData): Refused | null {
     const sheet = sheetOf(state, id)
     if (!sheet) continue
     if (sheet.signed) return refuse('signed', `Sheet ${id} is signed. Withdraw the signature first, with a reason.`)
-    if (sheet.mark) return isNumbered(sheet)
+    const held = heldFast(sheet)
+    if (held) return held
     if (sheet.parts.length > 0) return refuse('split', `Sheet ${id} has been split; this pull belongs to both halves.`)
     if (carriesLater(state, sheet, number))
       return refuse('later-layer', `Sheet ${id} carries a later layer. Void that pull first.`)

@@ -2,6 +2,7 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { editSheet } from '../edit'
+import { isGone } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 
@@ -11,7 +12,7 @@ interface Withdrawn {
 }
 
 const signingWithdrawn = defineEvent(edition, 'signing-withdrawn', (state, { sheetId }: Withdrawn) =>
-  editSheet(state, sheetId, (sheet) => ({ ...sheet, signed: false })),
+  editSheet(state, sheetId, (sheet) => ({ ...sheet, signed: false, signing: null, pencilledOver: null })),
 )
 
 /** A print was ticked off and is not signed. */
@@ -21,6 +22,7 @@ export const withdrawSigning = defineAct(edition, 'withdraw-signing', staff, {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet?.signed || sheet.destroyed)
       return refuse('not-signed', `Sheet ${data.sheetId} is not signed.`, 'sheetId')
+    if (sheet.gone) return isGone(sheet, sheet.gone)
     return data.reason.trim() === ''
       ? reasonMissing('Say why the tick is taken back, so that the record can be read later.')
       : [signingWithdrawn.on(edition, data)]

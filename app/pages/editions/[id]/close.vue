@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { type BlockEnd, blockEnds, blockEndWords } from '#core/print/block-end'
 import { date } from '~/drawings/words'
 
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
 const note = ref('')
+const block = ref<BlockEnd>('kept')
 const reason = ref('')
 const path = computed(() => `/api/editions/${edition.id}/record`)
 const print = () => window.print()
@@ -27,8 +29,19 @@ const print = () => window.print()
           <h2>Close the edition</h2>
           <p>then it can only be read; reopening is recorded</p>
         </div>
-        <form class="act" @submit.prevent="giving(() => edition.give('close', { note }))">
-          <VTextField v-model="note" label="Note" placeholder="what became of the block, for instance" /><VBtn
+        <form
+          class="act"
+          @submit.prevent="
+            giving(() => edition.give('close', { note, block, blockIds: edition.state!.blocks.map(({ id }) => id) }))
+          "
+        >
+          <VSelect
+            v-model="block"
+            class="wide"
+            label="The block"
+            :items="blockEnds.map((value) => ({ value, title: blockEndWords(value) }))"
+          />
+          <VTextField v-model="note" label="Note" placeholder="where its last proof lies, for instance" /><VBtn
             type="submit"
             :loading="busy"
             >Close</VBtn
@@ -37,12 +50,16 @@ const print = () => window.print()
       </template>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     </section>
+    <WhereTheyWent />
+    <PrintAgain v-if="edition.state!.closedAt" />
+    <EditionPapers />
     <section class="part">
       <div class="part-head no-print">
         <h2>The edition record</h2>
         <p class="ways">
           <button type="button" @click="print">Print</button> <a :href="`${path}.json`" download>JSON</a>
           <a :href="`${path}.csv`" download>CSV of the sheets</a>
+          <a :href="`/api/editions/${edition.id}/events.jsonl`" download>events it rests on</a>
         </p>
       </div>
       <EditionRecord />
@@ -51,6 +68,9 @@ const print = () => window.print()
 </template>
 
 <style scoped>
+.wide {
+  grid-column: 1 / -1;
+}
 .act {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;

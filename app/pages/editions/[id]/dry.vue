@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { layersOn } from '#core/edition/layers-on'
-import { layerNumber } from '#core/edition/layer'
+import { layerDrying, undriedUnder } from '#core/edition/wet'
+import { isLastLayer } from '#core/edition/layer'
 import type { Moment } from '#core/drying/moments'
 import { figured } from '~/drawings/words'
 import { overprintWords, stageOf } from '~/drawings/drying-words'
@@ -9,7 +9,7 @@ import { momentWords } from '~/drawings/drying'
 /** What dries: when it is fit for what, what a touch says, and the sheets that somebody has found dry. */
 const edition = useEdition()
 const supplies = useSupplies()
-const { layerId, layer } = useLayerChoice()
+const { layerId, layer } = useLayerChoice('', layerDrying)
 const { busy, fault, giving } = useGiving()
 onMounted(() => void supplies.load().catch(() => {}))
 const now = ref(Date.now())
@@ -18,19 +18,19 @@ onUnmounted(() => clearInterval(clock))
 const { told, isDamp } = useDrying(layerId, now)
 
 const state = computed(() => edition.state!)
-const isLast = computed(() => layerNumber(state.value, layerId.value) === state.value.layers.length)
-const undried = computed(() =>
-  state.value.sheets
-    .filter(
-      (sheet) =>
-        !sheet.parts.length &&
-        layersOn(state.value, sheet).includes(layerId.value) &&
-        !sheet.dry.includes(layerId.value),
-    )
-    .map(({ id }) => id),
-)
+const isLast = computed(() => isLastLayer(state.value, layerId.value))
+const undried = computed(() => undriedUnder(state.value, layerId.value))
 const disabled = computed(() => !!state.value.closedAt || !edition.isTheirs)
+/** What somebody found by hand goes before what is reckoned. */
 const answer = computed(() => {
+  if (!told.value) return ''
+  if (undried.value.length > 0) return reckoned.value
+  const { stack } = told.value.drying.moments
+  return stageOf(stack, told.value.hours) === 'not yet'
+    ? 'Declared dry, sooner than is reckoned: touch a sheet before they are stacked.'
+    : `Declared dry. ${reckoned.value}`
+})
+const reckoned = computed(() => {
   if (!told.value) return ''
   const { drying, since, hours } = told.value
   if (!isLast.value) return overprintWords(drying, since, now.value)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { pullsFor } from '#core/edition/lock-up'
-import { layerNumber } from '#core/edition/layer'
+import { isLastLayer, layerNumber } from '#core/edition/layer'
 import { isBegun } from '#core/edition/pull'
 import { tallied } from '#core/edition/tally'
 import { gateOf, toRead } from '#core/run/gate'
@@ -27,13 +27,9 @@ const look = computed(() => outlook(state.value, edition.record, layerId.value))
 const gate = computed(() =>
   gateOf(stackOf(state.value), place.value, state.value.plan!, edition.record, edition.studio.confidence),
 )
-const isLast = computed(
-  () =>
-    place.value === state.value.layers.length - 1 &&
-    state.value.layers.length >= (state.value.plan?.layersPlanned ?? 1),
-)
+const isLast = computed(() => isLastLayer(state.value, layerId.value))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
-const drying = computed(() => tallied(state.value, 'is drying'))
+const drying = computed(() => tallied(state.value, 'wet'))
 const sure = computed(() => percent(edition.studio.confidence))
 const answer = computed(() => {
   const { waiting, morePulls, cutNow, pulledFirst, isRough } = gate.value
@@ -102,6 +98,10 @@ onMounted(() => {
       </div>
       <template v-if="layer.cutFurther">
         <p class="spoken">The block is cut further: this layer takes no more pulls.</p>
+        <p v-if="!nextIsPulled && edition.isTheirs" class="buttons">
+          <VBtn v-if="next" :to="`/bench/${edition.id}?layer=${next.id}`">Go on with {{ next.name }}</VBtn
+          ><VBtn v-else :to="`/editions/${edition.id}/plan`">Add the next layer</VBtn>
+        </p>
         <p v-if="nextIsPulled" class="soft">{{ next?.name }} has been pulled from its next state.</p>
         <OpenForm v-else-if="mayCut" @submit.prevent="takeBack">
           <p class="soft">Until the first pull of {{ next?.name ?? 'the next layer' }} that can be taken back.</p>

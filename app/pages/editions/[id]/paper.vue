@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { pieceOfJig } from '#core/edition/piece-of-jig'
 import { evenMargins, imagesOn, oneImage, type PiecePlan, pieceSize, usualFoot } from '#core/paper/piece'
 import { noEdges, usualStrip } from '#core/paper/tear-request'
 import type { TearPlan } from '#core/paper/tear-plan'
 import { goal } from '#core/plan/plan'
+import { isOpenWork } from '#core/print/series'
 import { layersPulled } from '#core/run/outlook'
 import { sheetsToStart } from '#core/run/sheets-to-start'
 import type { GivenOfPiece } from '~/composables/piece-margins'
@@ -16,13 +18,20 @@ const { busy, fault, field, giving } = useGiving()
 onMounted(() => void supplies.load())
 
 const copy = <Value,>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
+/** The registration sheet says what is printed where; else the block says how large; else a usual size. */
+function imageToStart(): Pick<PiecePlan, 'image' | 'margins' | 'foot'> {
+  const { register, blocks } = edition.state!
+  const drawn = register ? pieceOfJig(register.register) : null
+  if (drawn) return { ...drawn, foot: null }
+  const cut = blocks[0]?.block.image
+  const image = cut?.width && cut.height ? { width: cut.width, height: cut.height } : { width: 200, height: 150 }
+  return { image, margins: evenMargins(30, usualFoot), foot: usualFoot }
+}
 const fresh = (): PiecePlan => ({
   lotId: null,
   sheet: { width: 0, height: 0, deckles: { ...noEdges }, allowance: 0, grain: 'unknown' },
-  image: { width: 200, height: 150 },
+  ...imageToStart(),
   images: oneImage,
-  margins: evenMargins(30, usualFoot),
-  foot: usualFoot,
   trim: 0,
   grain: 'free',
   deckles: { ...noEdges },
@@ -47,6 +56,7 @@ const toStart = computed(() => {
 })
 const wanted = computed(() => toStart.value.sheets ?? goal(edition.state!.plan!))
 const wantedWords = computed(() => {
+  if (isOpenWork(edition.state!.plan)) return 'Open work takes as many pieces as are torn for it'
   const { sheets, by, confidence } = toStart.value
   if (sheets === null) return `${wanted.value} good prints are wanted; more than 600 sheets would be needed to be sure`
   return by === 'printer'

@@ -130,8 +130,14 @@ async function addLayer() {
         </div>
         <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       </div>
-      <StartFigures v-model="form.plan" class="figures-part" :answers="answers" :disabled="locked" />
-      <ChanceCurve v-if="points.length > 1" :points="points" :marks="marks" :chosen="start" :goal="wanted" />
+      <StartFigures v-if="wanted > 0" v-model="form.plan" class="figures-part" :answers="answers" :disabled="locked" />
+      <ChanceCurve
+        v-if="wanted > 0 && points.length > 1"
+        :points="points"
+        :marks="marks"
+        :chosen="start"
+        :goal="wanted"
+      />
       <section class="part small" aria-label="Layers, in the order they are pulled">
         <ol class="lines">
           <PlanLayer

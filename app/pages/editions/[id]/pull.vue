@@ -4,7 +4,7 @@ import { routineWords } from '#core/ink/roll-up'
 import { pullsFor } from '#core/edition/lock-up'
 import { stackFor } from '#core/edition/stack'
 import { pullOf } from '#core/edition/pull'
-import { setupInForce } from '#core/edition/layer'
+import { isLastLayer, setupInForce } from '#core/edition/layer'
 import { flowOf } from '#core/edition/flow'
 import { faultWord } from '#core/print/faults'
 import { restsOn } from '#core/plan/pass-rate'
@@ -46,7 +46,7 @@ const pullsToGo = computed(() => (layer.value ? pullsFor(state.value, layer.valu
 const voided = computed(() => state.value.pulls.filter((p) => p.voided && p.layerId === layerId.value))
 const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p.disputed.settled))
 const isReduction = computed(() => state.value.plan?.method === 'reduction')
-const isLast = computed(() => state.value.layers.at(-1)?.id === layerId.value)
+const isLast = computed(() => isLastLayer(state.value, layerId.value))
 /** What the gate asks before the block is cut further. */
 const gate = computed(() => {
   const place = state.value.layers.findIndex((l) => l.id === layerId.value)
@@ -115,7 +115,17 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
       </div>
       <LaidLayer v-if="layer?.withoutPull" :layer="layer" @stay="layerId = String(layerId)" />
       <template v-else-if="strokes.length > 0">
-        <TallyDrawing v-model:chosen="chosen" :strokes="strokes" :cell="22" :tall="2.8" :label="layer?.name" />
+        <LongTally
+          v-model:chosen="chosen"
+          :strokes="strokes"
+          :label="layer?.name"
+          :cell="22"
+          :tall="2.8"
+          :older-cell="22"
+          :older-tall="2.8"
+          :left-open="300"
+          :bundle-of="100"
+        />
         <div class="figures">
           <span
             ><b>{{ number('good') }}</b
@@ -133,7 +143,7 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
             ><b>{{ toPull }}</b
             >to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * pullsToGo) }}</template></span
           >
-          <span class="c"
+          <span v-if="look.goal > 0" class="c"
             ><b>{{ chanceWords(look.chance, look.isRough) }}</b
             >chance of {{ look.goal }}</span
           >
@@ -141,8 +151,9 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
         <p v-if="rackRoom" class="warned">{{ rackRoom }} <NuxtLink to="/racks">Racks</NuxtLink></p>
         <InkEnough :layer-ids="[layerId]" />
         <p class="soft rests">
-          {{ goodAt(state, layerId) }} stand as good after this layer. The chance rests on a pass rate
-          {{ restsOn(look.rate) }}.
+          {{ goodAt(state, layerId) }} stand as good after this layer.<template v-if="look.goal > 0">
+            The chance rests on a pass rate {{ restsOn(look.rate) }}.</template
+          >
         </p>
         <RunSoFar :layer-id="layerId" />
         <PullLedger

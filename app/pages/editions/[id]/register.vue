@@ -52,7 +52,9 @@ const sheetTitle = computed(() =>
 )
 const sheet = computed(() => (cannot.value ? null : registrationSheet(plan.value, sheetTitle.value, growth.value)))
 const seen = computed(() => (cannot.value ? '' : jigOf(plan.value).seenFrom))
-const clashing = computed(() => (cannot.value ? [] : clashWords(plan.value, 'The first block')))
+const clashing = computed(() =>
+  cannot.value ? [] : clashWords(plan.value, edition.state?.blocks[0]?.block.name ?? 'The first block'),
+)
 const changed = computed(() => !sameContent(form.value, edition.state!.register))
 const formats = computed(() => edition.studio.seriesFormats)
 const formatName = ref('')
@@ -216,7 +218,13 @@ function drawLines(drawn: boolean) {
               <VBtn class="quiet" :loading="formatting.busy.value" @click="keepFormat">Keep the series format</VBtn>
             </div>
           </template>
-          <MoreBlocks v-model="plan.more" :plan="plan" :piece="edition.state!.piece" :blocks="edition.state!.blocks" />
+          <MoreBlocks
+            v-model="plan.more"
+            :plan="plan"
+            :piece="edition.state!.piece"
+            :blocks="edition.state!.blocks"
+            :are-parts="edition.state!.plan?.method === 'jigsaw'"
+          />
           <h3>Pins</h3>
           <div v-for="(pin, i) in plan.pins" :key="i" class="pin">
             <LengthField v-model="pin.x" :label="`Pin ${i + 1}, from the left`" /><LengthField

@@ -1,16 +1,12 @@
-import { defineAct, defineEvent } from '../../../ground/act'
-import { changed } from '../../../ground/fold'
+import { defineAct } from '../../../ground/act'
 import { reasonMissing, refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
+import { blockCancelled } from '../events/block-cancelled'
 import { block } from '../stream'
 
 interface Cancelled {
   reason: string
 }
-
-const blockCancelled = defineEvent(block, 'block-cancelled', (state, { reason }: Cancelled, event) =>
-  changed(state, { cancelled: { reason, at: event.occurredAt } }),
-)
 
 /** A block is scored, so that no more than the edition can ever be printed from it. It is not undone. */
 export const cancelBlock = defineAct(block, 'cancel-block', printers, {

@@ -1,0 +1,39 @@
+import { defineAct, defineEvent } from '../../ground/act'
+import { refuse } from '../../ground/refusal'
+import type { Verdict } from '../../print/verdicts'
+import { curatingFault } from '../curating-fault'
+import { editSheet } from '../edit'
+import { edition } from '../stream'
+import { theirs } from '../who'
+
+interface CuratedRun {
+  /** In the order they were looked at. */
+  sheetIds: number[]
+  verdict: Verdict
+  reason: string
+}
+
+const runCurated = defineEvent(edition, 'run-curated', (state, { sheetIds, verdict, reason }: CuratedRun, event) =>
+  sheetIds.reduce(
+    (seen, id, place) =>
+      editSheet(seen, id, (sheet) => ({
+        ...sheet,
+        curated: { verdict, reason, seq: event.seq, place, mark: state.passMark },
+      })),
+    state,
+  ),
+)
+
+/** Prints looked at one after another beside the BAT, all judged alike: all of them or none. */
+export const curateRun = defineAct(edition, 'curate-run', theirs, {
+  events: [runCurated],
+  rule: ({ edition }, data: CuratedRun) => {
+    const sheetIds = [...new Set(data.sheetIds)]
+    if (sheetIds.length === 0) return refuse('no-sheet', 'No print was looked at.', 'sheetIds')
+    for (const sheetId of sheetIds) {
+      const fault = curatingFault(edition, { ...data, sheetId })
+      if (fault) return fault
+    }
+    return [runCurated.on(edition, { ...data, sheetIds })]
+  },
+})

@@ -1,0 +1,21 @@
+/** How a print leaves the room. */
+export type Leaving = 'sold' | 'given' | 'exchanged' | 'in a portfolio' | 'deposited' | 'in the archive' | 'on loan'
+export const leavings: readonly Leaving[] = [
+  'sold',
+  'given',
+  'exchanged',
+  'in a portfolio',
+  'deposited',
+  'in the archive',
+  'on loan',
+]
+
+/** Where a print went: one line. */
+export interface Gone {
+  how: Leaving
+  /** To whom or where, as one wishes to keep it; it stays in the ledger for good. */
+  to: string
+  /** The day, for instance 2026-11-26. */
+  on: string
+  note: string
+}

@@ -1,0 +1,37 @@
+import { lastFit, without } from './spans'
+import type { Calendar, Task } from './task'
+
+/**
+ * The latest moment at which each task may begin so that all that is due is over in time, each taken by itself: from the due
+ * days back (MODELS M17). Without a due day behind it a task has none; one that cannot be in time at all has the earliest
+ * there is, since it is the most pressing.
+ */
+export function latestStarts(tasks: readonly Task[], calendar: Calendar): Map<string, number> {
+  const behind = new Map<string, { task: Task; lag: number }[]>()
+  for (const task of tasks)
+    for (const { taskId, lag } of task.after) behind.set(taskId, [...(behind.get(taskId) ?? []), { task, lag }])
+  const found = new Map<string, number>()
+  const onWay = new Set<string>()
+  const startOf = (task: Task): number => {
+    const known = found.get(task.id)
+    if (known !== undefined) return known
+    // A circle has no last moment.
+    if (onWay.has(task.id)) return Number.NEGATIVE_INFINITY
+    onWay.add(task.id)
+    const end = (behind.get(task.id) ?? []).reduce(
+      (moment, { task: next, lag }) => Math.min(moment, startOf(next) - lag),
+      task.due ?? Number.POSITIVE_INFINITY,
+    )
+    onWay.delete(task.id)
+    const hours = task.resources.reduce(
+      (left, resource) => without(left, calendar.taken.get(resource) ?? []),
+      [...calendar.open],
+    )
+    const start =
+      end === Number.POSITIVE_INFINITY ? end : (lastFit(hours, task.minutes, end) ?? Number.NEGATIVE_INFINITY)
+    found.set(task.id, start)
+    return start
+  }
+  for (const task of tasks) startOf(task)
+  return found
+}

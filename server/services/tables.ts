@@ -1,0 +1,65 @@
+import Papa from 'papaparse'
+import {
+  editionColumns,
+  editionLine,
+  impressionColumns,
+  impressionLines,
+  sheetColumns,
+  sheetTable,
+} from '#core/edition/table-lines'
+import type { EditionState } from '#core/edition/state'
+import { emptyState, fold } from '#core/house/streams'
+import { stockColumns, stockLines } from '#core/stores/stock-lines'
+import type { BatchSummary, LotSummary, TubSummary } from '#shared/replies/replies'
+import { rows } from '../database/connections'
+import { readStream } from '../database/events'
+import { allSummariesOf } from '../database/summaries'
+import type { Pressroom } from './pressroom'
+
+/** What the room gives out as a table, for any spreadsheet. */
+export const tableNames = ['editions', 'sheets', 'impressions', 'stock'] as const
+export type TableName = (typeof tableNames)[number]
+
+/** Editions in the order they were begun, one held at a time however many there are. */
+async function* editionsOf({ db }: Pressroom): AsyncGenerator<EditionState> {
+  const streams = await rows<{ stream: string }>(
+    db.long,
+    `SELECT stream FROM events WHERE seq = 1 AND stream LIKE 'edition:%' ORDER BY position`,
+  )
+  for (const { stream } of streams)
+    yield fold(emptyState(stream), (await readStream(db.long, stream)).events) as EditionState
+}
+
+async function* linesOf(room: Pressroom, table: TableName): AsyncGenerator<object[]> {
+  const { db } = room
+  if (table === 'stock') {
+    yield stockLines(
+      await allSummariesOf<LotSummary>(db.long, 'lot'),
+      await allSummariesOf<TubSummary>(db.long, 'tub'),
+      await allSummariesOf<BatchSummary>(db.long, 'batch'),
+    )
+    return
+  }
+  const inks = new Map((await allSummariesOf<BatchSummary>(db.long, 'batch')).map(({ id, name }) => [id, name]))
+  const nameOf = (id: string) => room.people.get(id)?.name ?? id
+  for await (const state of editionsOf(room)) {
+    if (table === 'editions') yield [editionLine(state)]
+    else if (table === 'sheets') yield sheetTable(state)
+    else yield impressionLines(state, nameOf, (id) => inks.get(id) ?? id)
+  }
+}
+
+const columnsOf: Record<TableName, readonly string[]> = {
+  editions: editionColumns,
+  sheets: sheetColumns,
+  impressions: impressionColumns,
+  stock: stockColumns,
+}
+
+/** A table as CSV (RFC 4180), in pieces, its columns named also where nothing stands in it. Cells a spreadsheet would run as a formula are led by an apostrophe. */
+export async function* tableCsv(room: Pressroom, table: TableName): AsyncGenerator<string> {
+  const columns = [...columnsOf[table]]
+  yield `${columns.join(',')}\r\n`
+  for await (const lines of linesOf(room, table))
+    if (lines.length > 0) yield `${Papa.unparse(lines, { columns, escapeFormulae: true, header: false })}\r\n`
+}

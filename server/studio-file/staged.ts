@@ -1,0 +1,91 @@
+import { createHash } from 'node:crypto'
+import { mkdir, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { type Connections, openConnections } from '../database/connections'
+import { migrate } from '../database/migrations'
+import { picturesIn } from '../services/pictures-in'
+import type { EventLine, HeadLine, PersonLine, PictureLine } from './lines'
+
+/** Events stored at once. */
+const page = 1000
+
+const columns =
+  'position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash'
+const insert = `INSERT OR IGNORE INTO events (${columns})
+  SELECT ${columns
+    .split(', ')
+    .map((_, i) => `value ->> ${i}`)
+    .join(', ')} FROM json_each($1)`
+
+/** What was read of a file, as it now lies in a ledger of its own beside the room's. */
+export class Staged {
+  head: HeadLine | null = null
+  readonly people: PersonLine[] = []
+  readonly pictures = new Set<string>()
+  /** Pictures that events name. */
+  readonly named = new Set<string>()
+  events = 0
+  impressions = 0
+  private waiting: EventLine[] = []
+
+  private constructor(
+    readonly db: Connections,
+    private readonly folder: string,
+  ) {}
+
+  /** @param folder where it may lie; empty but for the file */
+  static async in(folder: string): Promise<Staged> {
+    await mkdir(join(folder, 'pictures'), { recursive: true, mode: 0o700 })
+    const db = await openConnections(folder)
+    await migrate(db.writer)
+    // What lies here is read once more from the file when the machine dies.
+    await db.writer.query('PRAGMA synchronous = OFF')
+    return new Staged(db, folder)
+  }
+
+  async addPerson(person: PersonLine): Promise<void> {
+    this.people.push(person)
+    await this.db.writer.query(
+      `INSERT OR IGNORE INTO people (id, name, role, secret, active, must_change) VALUES ($1, $2, $3, '', $4, 0)`,
+      { bind: [person.id, person.name, person.role, person.active ? 1 : 0] },
+    )
+  }
+
+  async addEvent(event: EventLine): Promise<void> {
+    this.events += 1
+    if (event.type === 'pulled') this.impressions += 1
+    for (const id of picturesIn(event.data)) this.named.add(id)
+    this.waiting.push(event)
+    if (this.waiting.length >= page) await this.store()
+  }
+
+  /** @returns false when the picture is not the one it is called after */
+  async addPicture({ id, data }: PictureLine): Promise<boolean> {
+    const bytes = Buffer.from(data, 'base64')
+    if (createHash('sha256').update(bytes).digest('hex') !== id) return false
+    await writeFile(join(this.folder, 'pictures', `${id}.webp`), bytes, { mode: 0o600 })
+    this.pictures.add(id)
+    return true
+  }
+
+  /** Store what still waits. */
+  async store(): Promise<void> {
+    const rows = this.waiting.map((e) => [
+      e.position,
+      e.stream,
+      e.seq,
+      e.type,
+      e.version,
+      e.actor,
+      e.via,
+      e.device,
+      e.commandId,
+      e.occurredAt,
+      e.recordedAt,
+      JSON.stringify(e.data),
+      e.hash,
+    ])
+    this.waiting = []
+    if (rows.length > 0) await this.db.writer.query(insert, { bind: [JSON.stringify(rows)] })
+  }
+}

@@ -1,0 +1,89 @@
+import { createHash } from 'node:crypto'
+import { streamKinds } from '#core/house/streams'
+import type { StudioState } from '#core/stores/studio/state'
+import { rows } from '../database/connections'
+import type { Head } from '../database/heads'
+import { eventsByKind } from '../database/kinds'
+import { eventLines } from './event-lines'
+import type { Pressroom } from '../services/pressroom'
+import type { EndLine, HeadLine, PersonLine, PictureLine } from './lines'
+
+/** What of a room goes into its file, as of one moment. */
+interface Moment {
+  reach: Head
+  people: PersonLine[]
+  streams: Record<string, number>
+  pictures: string[]
+}
+
+const line = (value: HeadLine | PersonLine | PictureLine | EndLine) => `${JSON.stringify(value)}\n`
+
+/** Every kind the registry knows, none of its events left out. @throws Error when the ledger holds a kind that nothing here reads */
+async function countStreams(room: Pressroom, { position }: Head): Promise<Record<string, number>> {
+  const counted = await eventsByKind(room.db.long, position)
+  const unknown = [...counted.keys()].find((kind) => !streamKinds.includes(kind))
+  if (unknown) throw new Error(`The ledger holds streams of the kind “${unknown}”, which nothing here reads.`)
+  return Object.fromEntries(streamKinds.map((kind) => [kind, counted.get(kind) ?? 0]))
+}
+
+/**
+ * People, pictures and events of one moment, however busy the presses are: pulls that come in meanwhile lie beyond it. Only a
+ * person who came in between would stand among the people and not in the ledger; then it is looked at again.
+ */
+async function momentOf(room: Pressroom): Promise<Moment> {
+  for (;;) {
+    const { reach } = room.ledger
+    const people = await rows<Omit<PersonLine, 'active'> & { active: number }>(
+      room.db.long,
+      `SELECT 'person' AS line, id, name, role, active FROM people ORDER BY id`,
+    )
+    const later = await rows(room.db.long, `SELECT 1 FROM events WHERE stream = 'studio' AND position > $1 LIMIT 1`, [
+      reach.position,
+    ])
+    if (later.length > 0) continue
+    const streams = await countStreams(room, reach)
+    // Listed last: a picture is here before any event names it.
+    const pictures = await room.pictures.all()
+    return { reach, pictures, streams, people: people.map((one) => ({ ...one, active: one.active === 1 })) }
+  }
+}
+
+async function* bodyOf(room: Pressroom, { reach, people, streams, pictures }: Moment): AsyncGenerator<string> {
+  const { name } = await room.ledger.read<StudioState>('studio')
+  yield line({
+    line: 'head',
+    format: 'ample-tally studio',
+    version: 1,
+    studio: name,
+    people: people.length,
+    events: reach.position,
+    pictures: pictures.length,
+    streams,
+    head: reach.head,
+  })
+  for (const person of people) yield line(person)
+  yield* eventLines(room.db.long, reach.position)
+  for (const id of pictures)
+    yield line({
+      line: 'picture',
+      id,
+      media: 'image/webp',
+      data: (await room.pictures.read(id)).toString('base64'),
+    })
+}
+
+/**
+ * The whole room as one file, in pieces: its people without their secrets, every event as it is kept, every picture. The
+ * same room gives the same bytes.
+ */
+export async function* studioFile(room: Pressroom): AsyncGenerator<string> {
+  const moment = await momentOf(room)
+  const hash = createHash('sha256')
+  const { people, pictures, reach } = moment
+  for await (const piece of bodyOf(room, moment)) {
+    hash.update(piece)
+    yield piece
+  }
+  const lines = 1 + people.length + reach.position + pictures.length
+  yield line({ line: 'end', lines, sha256: hash.digest('hex') })
+}
