@@ -22,7 +22,7 @@ const floors = [
   ['finder', 'care'],
   ['stores'],
   ['edition'],
-  ['run', 'station'],
+  ['run', 'station', 'course'],
   ['house'],
 ]
 

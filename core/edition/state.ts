@@ -1,7 +1,7 @@
 import type { BlockEnd } from '../print/block-end'
 import type { PassMark } from '../print/pass-mark'
 import { type FinishingPlan, noFinishing } from '../finish/plan'
-import type { Doer } from '../ground/envelope'
+import type { Doer, When } from '../ground/envelope'
 import type { OverprintPlan } from '../ink/roll-up'
 import type { PiecePlan } from '../paper/piece'
 import type { EditionPlan } from '../plan/plan'
@@ -14,6 +14,9 @@ import type { ProofNote } from './proof-notes'
 import type { EarlierEdition, LaterEdition } from './related'
 import type { Pull } from './pull'
 import type { Sheet, Torn } from './sheet'
+import type { Assignment } from './assignment'
+import type { Ask, SignOff } from './sign-offs'
+import type { Comment, HandedIn } from './hand-in'
 import type { Standard } from './standards'
 import type { FaultPlace } from './fault-places'
 import type { TouchTest } from './touch-tests'
@@ -102,6 +105,16 @@ export interface EditionState {
   initials: boolean
   /** What the prints are looked at for. */
   passMark: PassMark
+  /** The class's assignment that it is, or null. */
+  assignment: Assignment | null
+  /** What was asked of staff, oldest first. */
+  asks: Ask[]
+  /** What staff signed off, oldest first. */
+  signOffs: SignOff[]
+  /** The work as it was handed in last, or null. */
+  handedIn: (HandedIn & When & Doer) | null
+  /** What instructors wrote of it, oldest first. */
+  comments: Comment[]
   /** Prints in the order they were laid by hand, the best first; the others follow by serial. */
   ranking: number[]
 }
@@ -146,6 +159,11 @@ export function emptyEdition(stream: string): EditionState {
     later: [],
     initials: false,
     passMark: 'for sale',
+    assignment: null,
+    asks: [],
+    signOffs: [],
+    handedIn: null,
+    comments: [],
     ranking: [],
   }
 }

@@ -1,5 +1,11 @@
 import { addLayer } from '../edition/acts/add-layer'
 import { adjust } from '../edition/acts/adjust'
+import { answerAsk } from '../edition/acts/answer-ask'
+import { ask } from '../edition/acts/ask'
+import { signOff } from '../edition/acts/sign-off'
+import { withdrawSignOff } from '../edition/acts/withdraw-sign-off'
+import { commentWork } from '../edition/acts/comment-work'
+import { handIn } from '../edition/acts/hand-in'
 import { amendSize } from '../edition/acts/amend-size'
 import { approveProof } from '../edition/acts/approve-proof'
 import { changeBlock } from '../edition/acts/change-block'
@@ -73,6 +79,13 @@ import { voidPull } from '../edition/acts/void-pull'
 import { withdrawNumbers } from '../edition/acts/withdraw-numbers'
 import { withdrawSigning } from '../edition/acts/withdraw-signing'
 import type { AnyAct, AnyEvent, DataOf } from '../ground/act'
+import { beginCourse } from '../course/acts/begin-course'
+import { describeCourse } from '../course/acts/describe-course'
+import { drawPrints } from '../course/acts/draw-prints'
+import { enrolStudents } from '../course/acts/enrol-students'
+import { setAssignment } from '../course/acts/set-assignment'
+import { startAssignment } from '../course/acts/start-assignment'
+import { takeOffCourse } from '../course/acts/take-off-course'
 import { closeSession } from '../station/acts/close-session'
 import { openSession } from '../station/acts/open-session'
 import { ownTask } from '../station/acts/own-task'
@@ -110,6 +123,8 @@ import { changePerson } from '../stores/studio/acts/change-person'
 import { retirePacking } from '../stores/studio/acts/retire-packing'
 import { retireRoller } from '../stores/studio/acts/retire-roller'
 import { setCareRule } from '../stores/studio/acts/set-care-rule'
+import { giveLeave } from '../stores/studio/acts/give-leave'
+import { withdrawLeave } from '../stores/studio/acts/withdraw-leave'
 import { readClimate } from '../stores/studio/acts/read-climate'
 import { setCleaner } from '../stores/studio/acts/set-cleaner'
 import { setFaultLine } from '../stores/studio/acts/set-fault-line'
@@ -197,6 +212,12 @@ const editionActs = [
   withdrawSigning,
   destroyPrint,
   amendSize,
+  ask,
+  answerAsk,
+  signOff,
+  withdrawSignOff,
+  handIn,
+  commentWork,
   close,
   reopen,
 ] as const
@@ -252,10 +273,23 @@ const storeActs = [
   setFaultLine,
   addPerson,
   changePerson,
+  giveLeave,
+  withdrawLeave,
+] as const
+
+/** Everything a person can do with a class. */
+const courseActs = [
+  beginCourse,
+  describeCourse,
+  enrolStudents,
+  takeOffCourse,
+  setAssignment,
+  startAssignment,
+  drawPrints,
 ] as const
 
 /** Everything a person can do. */
-export const acts = [...editionActs, ...storeActs] as const
+export const acts = [...editionActs, ...storeActs, ...courseActs] as const
 
 /** Events that no act causes any more, but that ledgers hold. */
 const past = [] as const

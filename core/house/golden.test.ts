@@ -24,6 +24,7 @@ const versions = [
   'version-8',
   'version-9',
   'version-10',
+  'version-11',
 ]
 const events = versions.flatMap(eventsOf)
 

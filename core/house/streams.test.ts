@@ -79,7 +79,9 @@ describe('the gate every command goes through', () => {
 
 describe('streams', () => {
   it('names what a command must see, its own first', () => {
-    expect(streamsFor({ type: 'pull', stream: 'edition:e', data: {} })).toEqual(['edition:e'])
+    expect(streamsFor({ type: 'adjust', stream: 'edition:e', data: {} })).toEqual(['edition:e'])
+    // Whether somebody may use the press stands with the room's people.
+    expect(streamsFor({ type: 'pull', stream: 'edition:e', data: {} })).toEqual(['edition:e', 'studio'])
     expect(streamsFor({ type: 'destroy-print', stream: 'edition:e', data: {} })).toEqual(['edition:e', 'studio'])
     expect(streamsFor({ type: 'tear', stream: 'edition:e', data: { lotId: 'l', offcuts: [{ lotId: 'o' }] } })).toEqual([
       'edition:e',

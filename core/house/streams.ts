@@ -1,3 +1,5 @@
+import type { CourseState } from '../course/state'
+import { course } from '../course/stream'
 import { edition } from '../edition/stream'
 import type { EditionState } from '../edition/state'
 import type { AnyAct, AnyStream, Folded, Needs, Ref } from '../ground/act'
@@ -36,8 +38,9 @@ export type StreamState =
   | RoomAirState
   | StationState
   | StudioState
+  | CourseState
 
-const all = [edition, block, lot, batch, tub, press, rack, climate, station, studio] as const
+const all = [edition, block, lot, batch, tub, press, rack, climate, station, studio, course] as const
 
 export type StreamKind = (typeof all)[number]['kind']
 

@@ -108,6 +108,7 @@ const roundTrips: Record<StreamKind, string> = {
   climate: 'climate:room-version-9',
   station: 'station:s1-version-7',
   studio: 'studio',
+  course: 'course:c1-version-11',
 }
 
 async function roomOfEveryEvent(): Promise<Pressroom> {

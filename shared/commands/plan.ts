@@ -39,7 +39,7 @@ class PlanRates implements Rates {
   @IsNumber() @Min(0) @Max(600) minutesPerPull!: number
 }
 
-class Plan implements EditionPlan {
+export class Plan implements EditionPlan {
   @IsIn(methods) method!: Method
   @IsIn(works) work!: Work
   @IsBoolean() colouring!: boolean

@@ -21,6 +21,22 @@ import {
   WithdrawNumbers,
 } from './finishing'
 import {
+  AnswerAsk,
+  AskStaff,
+  CommentWork,
+  DescribeCourse,
+  DrawPrints,
+  EnrolStudents,
+  GiveLeave,
+  HandIn,
+  SetAssignment,
+  SignOff,
+  StartAssignment,
+  TakeOffCourse,
+  WithdrawLeave,
+  WithdrawSignOff,
+} from './classes'
+import {
   AddInk,
   AddTub,
   DescribeTub,
@@ -204,6 +220,12 @@ const requests = requestsFor({
   'withdraw-signing': NameSheetWithReason,
   'destroy-print': NameSheetWithReason,
   'amend-size': AmendSize,
+  ask: AskStaff,
+  'answer-ask': AnswerAsk,
+  'sign-off': SignOff,
+  'withdraw-sign-off': WithdrawSignOff,
+  'hand-in': HandIn,
+  'comment-work': CommentWork,
   close: CloseEdition,
   reopen: Reason,
   'add-lot': AddLot,
@@ -245,6 +267,15 @@ const requests = requestsFor({
   'set-cleaner': SetCleaner,
   'set-care-rule': SetCareRule,
   'set-fault-line': SetFaultLine,
+  'give-leave': GiveLeave,
+  'withdraw-leave': WithdrawLeave,
+  'begin-course': DescribeCourse,
+  'describe-course': DescribeCourse,
+  'enrol-students': EnrolStudents,
+  'take-off-course': TakeOffCourse,
+  'set-assignment': SetAssignment,
+  'start-assignment': StartAssignment,
+  'draw-prints': DrawPrints,
 })
 
 /** What each command of a browser must look like, by type. */

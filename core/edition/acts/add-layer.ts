@@ -1,5 +1,6 @@
 import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
+import { planGate } from '../gates'
 import { layerAdded } from '../events/layer-added'
 import { wholeBlock } from '../layer'
 import { mostLayers } from '../plan-fault'
@@ -15,6 +16,8 @@ interface NewLayer {
 export const addLayer = defineAct(edition, 'add-layer', theirs, {
   events: [layerAdded],
   rule: ({ edition }, data: NewLayer, context) => {
+    const shut = planGate(edition, context)
+    if (shut) return shut
     if (edition.layers.length >= mostLayers)
       return refuse('too-many-layers', `An edition takes at most ${mostLayers} layers.`)
     if (edition.sheets.some((sheet) => sheet.mark))

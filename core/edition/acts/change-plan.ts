@@ -3,6 +3,7 @@ import { doerOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { type EditionPlan, planDefaults } from '../../plan/plan'
+import { planGate } from '../gates'
 import type { EditionState } from '../state'
 import { allSeries, isOpenWork, type ProofSeries, proofSeries } from '../../print/series'
 import { sizesUnder } from '../numbers'
@@ -44,7 +45,8 @@ const planChanged = defineEvent(
 export const changePlan = defineAct(edition, 'change-plan', theirs, {
   guarded: true,
   events: [planChanged],
-  rule: ({ edition }, data: PlanChanged) =>
+  rule: ({ edition }, data: PlanChanged, asker) =>
+    planGate(edition, asker) ??
     planFault(data.title, data.plan) ??
     becomesAnother(edition, data.plan) ??
     sizeIsFixed(edition, data.plan) ??

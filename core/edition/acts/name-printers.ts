@@ -1,20 +1,10 @@
-import { defineAct, defineEvent } from '../../ground/act'
-import { changed } from '../../ground/fold'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import type { StudioState } from '../../stores/studio/state'
 import { studio } from '../../stores/studio/stream'
+import { type Named, printersNamed } from '../events/printers-named'
 import { edition } from '../stream'
 import { theirsSignedOff } from '../who'
-
-interface Named {
-  /** Who signs, when that is a person of the room. */
-  artistId: string | null
-  printerIds: string[]
-}
-
-const printersNamed = defineEvent(edition, 'printers-named', (state, { artistId, printerIds }: Named) =>
-  changed(state, { artistId, printerIds, printersGrow: false }),
-)
 
 const isHere = (room: StudioState, id: string) => room.people[id]?.active === true
 

@@ -1,5 +1,7 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
+import { studio } from '../../stores/studio/stream'
+import { gateObjection } from '../gates'
 import { recordPull } from '../edit'
 import { layerOf } from '../layer'
 import { type Objection, pullObjection } from '../objection'
@@ -23,8 +25,9 @@ const pullDisputed = defineEvent(
  */
 export const pull = defineAct(edition, 'pull', theirs, {
   late: true,
+  needs: () => ({ room: studio.of() }),
   events: [pulled, pullDisputed],
-  rule: ({ edition }, data: PullSaid, context) => {
+  rule: ({ edition, room }, data: PullSaid, context) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     const fault = unknownFault(data.faults, 'faults')
@@ -45,7 +48,7 @@ export const pull = defineAct(edition, 'pull', theirs, {
         ? data.setupSeq
         : (layer.setups.at(-1)?.seq ?? 0),
     }
-    const objection = pullObjection(edition, layer, laid)
+    const objection = pullObjection(edition, layer, laid) ?? gateObjection(edition, layer, laid, room, context)
     return objection ? [pullDisputed.on(edition, { ...laid, ...objection })] : [pulled.on(edition, laid)]
   },
 })

@@ -6,6 +6,7 @@ import { edgeFault } from '../../press/edges'
 import { pressUsed } from '../../stores/press/events/press-used'
 import { studio } from '../../stores/studio/stream'
 import { press } from '../../stores/press/stream'
+import { pressGate } from '../gates'
 import { pressSet } from '../events/press-set'
 import { layerOf } from '../layer'
 import { sectionOf } from '../section'
@@ -22,12 +23,12 @@ interface Setting extends PressSetting {
 export const setPress = defineAct(edition, 'set-press', theirs, {
   needs: (data: Setting) => ({ press: press.of(data.pressId), studio: studio.of() }),
   events: [pressSet, pressUsed],
-  rule: ({ edition, press, studio }, { layerId, pressId, ...setting }: Setting, { role }) => {
+  rule: ({ edition, press, studio }, { layerId, pressId, ...setting }: Setting, asker) => {
     const layer = layerOf(edition, layerId)
     if (!layer) return unknownLayer()
     if (press.name === '')
       return refuse('unknown-press', 'That press is not here. Add it first, or choose another.', 'pressId')
-    const others = notTheirs(press, role)
+    const others = notTheirs(press, asker.role) ?? pressGate(edition, { id: pressId, name: press.name }, studio, asker)
     if (others) return others
     const edge = edgeFault(press.kind, sectionOf(edition, studio.drawer, setting))
     if (edge) return refuse('edge-under-roller', edge, 'packing')

@@ -41,9 +41,12 @@ export const settleDispute = defineAct(edition, 'settle-dispute', staff, {
     if (data.reason.trim() === '')
       return reasonMissing('Say why, in a few words, so that the record can be read later.')
     if (data.outcome === 'void') return [disputeSettled.on(edition, { ...data, sheetId: null })]
-    if (data.sheetId === null) return refuse('sheet-missing', 'Choose the sheet this pull really lies on.', 'sheetId')
     if (edition.closedAt !== null)
       return refuse('closed', 'Reopen the edition first, with a reason, to count this pull.')
+    if (data.sheetId === null)
+      return pull.sheetIds.length === 0 && pull.kind !== 'pull'
+        ? [disputeSettled.on(edition, data)]
+        : refuse('sheet-missing', 'Choose the sheet this pull really lies on.', 'sheetId')
     // A person says it happened, so when it arrived and how dry the sheet was no longer matter.
     const objection = sheetsObjection(edition, layer, {
       ...pull,

@@ -7,6 +7,7 @@ import { lotAdded } from '../../stores/lot/events/lot-added'
 import { lotTorn } from '../../stores/lot/events/lot-torn'
 import { inHand, type LotState, rationOf } from '../../stores/lot/state'
 import { lot } from '../../stores/lot/stream'
+import { paperGate } from '../gates'
 import { sheetSpoiled } from '../events/sheet-spoiled'
 import { blankPieces, type Torn } from '../sheet'
 import type { EditionState } from '../state'
@@ -61,7 +62,7 @@ const offcutLotIds = ({ offcuts }: Tear) => [...new Set(offcuts.map(({ lotId }) 
 export const tear = defineAct(edition, 'tear', theirs, {
   needs: (data: Tear) => ({ lot: lot.of(data.lotId), offcutLots: offcutLotIds(data).map((id) => lot.of(id)) }),
   events: [sheetsTorn, sheetSpoiled, lotTorn, lotAdded],
-  rule: ({ edition, lot, offcutLots }, data: Tear) => {
+  rule: ({ edition, lot, offcutLots }, data: Tear, asker) => {
     const pieces = data.count + data.wrong
     const { lotSheets, rationId, width, height } = data
     const firstWrong = edition.sheets.length + data.count * data.images + 1
@@ -69,6 +70,7 @@ export const tear = defineAct(edition, 'tear', theirs, {
     const kept = offcutsByLot(data.offcuts)
     return (
       countsFault(edition, lot, data) ??
+      (lot.use === 'edition' ? paperGate(edition, asker) : null) ??
       rationFault(lot, data) ??
       offcutsFault(offcutLots, kept) ?? [
         lotTorn.on(lot, { editionStream: edition.stream, sheets: lotSheets, pieces, rationId }),

@@ -3,6 +3,7 @@ import type { Climate } from '../../drying/moments'
 import type { Cleaner } from '../../care/cleaning'
 import type { Doer, Role, When } from '../../ground/envelope'
 import type { FaultLine } from '../../print/fault-table'
+import type { Leave } from './leaves'
 import type { Roller } from '../../ink/roller'
 import type { PastEdition } from '../../plan/past-editions'
 import type { LineCustom } from '../../print/pencil-line'
@@ -58,6 +59,8 @@ export interface StudioState extends StudioSettings {
   faultLines: (FaultLine & When & Doer)[]
   /** The room's air as it was last read, or null. */
   climate: (Climate & When) | null
+  /** What people were shown and may do since. */
+  leaves: Leave[]
   people: Record<string, { role: Role; active: boolean }>
 }
 
@@ -78,6 +81,7 @@ export function emptyStudio(stream = 'studio'): StudioState {
     careRules: [],
     faultLines: [],
     climate: null,
+    leaves: [],
     people: {},
   }
 }
