@@ -1,14 +1,16 @@
 import { computed, ref } from 'vue'
+import { gateObjection } from '#core/edition/gates'
 import { imageOf } from '#core/edition/fault-places'
 import type { EditionState } from '#core/edition/state'
 import type { Grade } from '#core/press/dial-in'
 import type { AdjustmentKind, PullKind, Rescue, Verdict } from '#core/print/verdicts'
 import { useEdition } from '~/stores/edition'
+import { useSession } from '~/stores/session'
 import type { useBench } from './bench'
 import type { useFeedback } from './feedback'
 
 /** The panels of the bench, one at a time. */
-export type BenchPanel = 'none' | 'faults' | 'where' | 'adjust' | 'more' | 'sheet' | 'pedal'
+export type BenchPanel = 'none' | 'faults' | 'where' | 'adjust' | 'ask' | 'more' | 'sheet' | 'pedal'
 
 /**
  * What each key and touch bar of a station does, and what it says when it can do nothing.
@@ -17,6 +19,7 @@ export type BenchPanel = 'none' | 'faults' | 'where' | 'adjust' | 'more' | 'shee
  */
 export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: ReturnType<typeof useFeedback>) {
   const edition = useEdition()
+  const session = useSession()
   const panel = ref<BenchPanel>('none')
   /** Why the key that was pressed last did nothing. */
   const why = ref('')
@@ -35,7 +38,16 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     if (bench.layer.value?.cutFurther) return 'The block is cut further; this layer takes no more pulls.'
     if (state.made === 0) return 'No paper is torn yet. Proofs go on newsprint.'
     if (bench.sheet.value === undefined) return 'No sheet waits for this layer.'
-    return isWet.value ? 'Nobody has said the layer beneath is dry.' : ''
+    return isWet.value ? 'Nobody has said the layer beneath is dry.' : gateBefore(state, true)
+  }
+
+  /** What the class's assignment asks for first. */
+  function gateBefore(state: EditionState, onSheet: boolean): string {
+    const layer = bench.layer.value
+    const person = session.person
+    if (!layer || !person) return ''
+    const asker = { personId: person.id, role: person.role }
+    return gateObjection(state, layer, { sheetIds: onSheet ? [1] : [] }, edition.studio, asker)?.message ?? ''
   }
 
   let turn: Promise<unknown> = Promise.resolve()
@@ -72,7 +84,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     )
   const other = (kind: Exclude<PullKind, 'pull'>) =>
     unless(
-      () => shut.value,
+      () => shut.value || gateBefore(edition.state!, kind === 'proof' && bench.onGoodPaper.value),
       async () => {
         panel.value = 'none'
         if (await bench.pull(kind)) feedback.give('good')
@@ -129,6 +141,16 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     })
   const declareDry = () => unless(() => shut.value, bench.declareDry)
 
+  /** Staff are called at once; what it is about can be said after. */
+  const call = () =>
+    unless(
+      () => shut.value,
+      async () => {
+        panel.value = 'ask'
+        await edition.tap('ask', { what: 'help', layerId: null, pressId: null, words: '' })
+      },
+    )
+
   function toggle(name: BenchPanel): void {
     panel.value = panel.value === name ? 'none' : name
     why.value = ''
@@ -158,6 +180,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     placeFault,
     goTo,
     declareDry,
+    call,
     toggle,
     rest,
   }

@@ -17,6 +17,7 @@ export function useBenchKeys(acts: ReturnType<typeof useBenchActs>, likely: Ref<
     u: acts.takeBack,
     z: acts.bringBack,
     a: () => acts.toggle('adjust'),
+    h: acts.call,
     m: () => acts.toggle('more'),
     s: () => acts.toggle('sheet'),
     b: acts.approve,

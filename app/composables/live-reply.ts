@@ -13,7 +13,7 @@ export function useLiveReply<Reply>(path: string) {
   /** When it was asked for last. */
   const now = ref(Date.now())
 
-  async function load(): Promise<void> {
+  async function ask(): Promise<void> {
     try {
       reply.value = await api<Reply>(path)
       now.value = Date.now()
@@ -23,11 +23,33 @@ export function useLiveReply<Reply>(path: string) {
     }
   }
 
+  let asking: Promise<void> | null = null
+  let next: Promise<void> | null = null
+
+  /**
+   * One question at a time, so that no older answer is shown over a newer one; whoever asks while one is under way is
+   * answered by one that began later.
+   */
+  function load(): Promise<void> {
+    if (asking)
+      return (next ??= asking.then(() => {
+        next = null
+        return load()
+      }))
+    asking = ask().finally(() => {
+      asking = null
+    })
+    return asking
+  }
+
   let soon: ReturnType<typeof setTimeout> | undefined
   const unlisten = live.listen(
     () => {
-      clearTimeout(soon)
-      soon = setTimeout(() => void load(), settles)
+      // Not put off again by what follows: a busy room never rests.
+      soon ??= setTimeout(() => {
+        soon = undefined
+        void load()
+      }, settles)
     },
     () => void load(),
   )

@@ -46,6 +46,25 @@ function shapeOf(stroke: Pick<Stroke, 'kind' | 'verdict'>): string {
   return shapes[stroke.kind] ?? stroke.verdict
 }
 
+/** The last strokes of an edition as the lists tell them, for a tally that is only looked at. */
+export function smallTally(
+  strokes: readonly { kind: string; verdict: string; bat: boolean; voided: boolean }[],
+): Stroke[] {
+  return strokes
+    .filter(({ voided }) => !voided)
+    .map(({ kind, verdict, bat }, i) => ({
+      key: String(i),
+      kind,
+      verdict,
+      bat,
+      stored: true,
+      disputed: false,
+      rescued: false,
+      sentence: '',
+      ticks: [],
+    }))
+}
+
 /** The strokes of one layer (or all), voided pulls left out, with the adjustments made before each. */
 export function strokesOf(
   state: EditionState,

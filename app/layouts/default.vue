@@ -9,6 +9,7 @@ const rooms = [
   { to: '/ink', name: 'Ink slab', tall: 1.8 },
   { to: '/presses', name: 'Presses', tall: 1.8 },
   { to: '/racks', name: 'Racks', tall: 1.8 },
+  { to: '/class', name: 'Class', tall: 1.8 },
   { to: '/office', name: 'Office', tall: 1.8 },
 ]
 /** Browsers tell a private way from one that others can read. */

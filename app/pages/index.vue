@@ -17,22 +17,6 @@ const partOfDay = computed(() => {
   const part = day.getHours() < 12 ? 'morning' : day.getHours() < 18 ? 'afternoon' : 'evening'
   return `${day.toLocaleDateString('en-GB', { weekday: 'long' })} ${part}`
 })
-
-function strokes(edition: FloorReply['running'][number]): Stroke[] {
-  return edition.strokes
-    .filter((stroke) => !stroke.voided)
-    .map((stroke, i) => ({
-      key: `${edition.id} ${i}`,
-      kind: stroke.kind,
-      verdict: stroke.verdict,
-      bat: stroke.bat,
-      stored: true,
-      disputed: false,
-      rescued: false,
-      sentence: '',
-      ticks: [],
-    }))
-}
 </script>
 
 <template>
@@ -71,7 +55,7 @@ function strokes(edition: FloorReply['running'][number]): Stroke[] {
               </div>
               <TallyDrawing
                 still
-                :strokes="strokes(edition)"
+                :strokes="smallTally(edition.strokes)"
                 :cell="many ? 8 : 11"
                 :tall="many ? 1.8 : 2.2"
                 :label="edition.title"

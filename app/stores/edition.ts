@@ -149,6 +149,7 @@ export const useEdition = defineStore('edition', () => {
   function onStored(event: LedgerEvent): void {
     session.seenStored(event.commandId)
     takenUp.add(event.commandId)
+    if (event.stream === 'studio') followStudio(event)
     const current = stored.value
     if (!current || event.stream !== current.stream || event.seq <= current.seq) return
     if (event.seq > current.seq + 1) return void fetchStored()
@@ -156,6 +157,13 @@ export const useEdition = defineStore('edition', () => {
     void keepEvent(event)
     pending.value = pending.value.filter((command) => command.commandId !== event.commandId)
     copying.soon(id.value)
+  }
+
+  /** Customs and leaves bear on what may be done here. */
+  function followStudio(event: LedgerEvent): void {
+    if (event.seq <= studio.value.seq) return
+    if (event.seq > studio.value.seq + 1) return void fetchStored()
+    studio.value = evolve(studio.value, event)
   }
 
   /** What an answer says was stored, when it follows on from what is here. */

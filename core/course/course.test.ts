@@ -228,6 +228,23 @@ describe('gates', () => {
     expect(room.give('sign-off', stream, off('paper'))).toBe('signed-off')
   })
 
+  it('gives more to whoever says what became of theirs', () => {
+    const room = begun()
+    const more = { lotId: 'l1', personId: 'ada', sheets: 2, note: '' }
+    const asking = { what: 'more paper' as const, layerId: null, pressId: null }
+    expect(room.give('give-paper', stream, more)).toBe('paper-gate')
+    room.must('pull', stream, pull(room, {}), ...ada)
+    room.must('sign-off', stream, off('paper'))
+    expect(room.give('ask', stream, { ...asking, words: ' ' }, ...ada)).toBe('words-missing')
+    room.must('ask', stream, { ...asking, words: 'two slurred' }, ...ada)
+    expect(room.give('give-paper', stream, { ...more, sheets: 4 })).toBe('stock-short')
+    expect(room.give('give-paper', stream, { ...more, personId: 'bo' })).toBe('unknown-person')
+    room.must('give-paper', stream, more)
+    const given = room.of<LotState>('lot:l1').rations.at(-1)!
+    expect([given.personId, inHand(given)]).toEqual(['ada', 2])
+    expect(room.of<EditionState>(stream).asks[0]!.answer).toMatchObject({ given: true })
+  })
+
   it('keeps a pull on paper nobody signed off, and counts it only when staff have looked', () => {
     const room = begun()
     room.must('tear', stream, tear)

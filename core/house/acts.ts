@@ -5,6 +5,7 @@ import { ask } from '../edition/acts/ask'
 import { signOff } from '../edition/acts/sign-off'
 import { withdrawSignOff } from '../edition/acts/withdraw-sign-off'
 import { commentWork } from '../edition/acts/comment-work'
+import { givePaper } from '../edition/acts/give-paper'
 import { handIn } from '../edition/acts/hand-in'
 import { amendSize } from '../edition/acts/amend-size'
 import { approveProof } from '../edition/acts/approve-proof'
@@ -216,6 +217,7 @@ const editionActs = [
   answerAsk,
   signOff,
   withdrawSignOff,
+  givePaper,
   handIn,
   commentWork,
   close,

@@ -1,3 +1,4 @@
+import type { CourseState } from '#core/course/state'
 import { pullsFor } from '#core/edition/lock-up'
 import type { Sequelize } from 'sequelize'
 import { countEdition, figures } from '#core/edition/count'
@@ -25,6 +26,7 @@ import { pace, pacePulls } from '#core/run/pace'
 import type {
   BatchSummary,
   BlockSummary,
+  CourseSummary,
   EditionSummary,
   LotSummary,
   PressSummary,
@@ -178,6 +180,11 @@ function rackSummary(state: RackState): RackSummary {
   return { id: streamId(stream), ...rack }
 }
 
+export function courseSummary(state: CourseState): CourseSummary {
+  const { stream, ...course } = state
+  return { id: streamId(stream), ...course }
+}
+
 export function stationSummary(state: StationState): StationSummary {
   const { stream, ...station } = state
   return { id: streamId(stream), ...station }
@@ -238,6 +245,8 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
     case 'station':
       // A press has its own line.
       return row((state as StationState).name, '', stationSummary(state as StationState))
+    case 'course':
+      return row((state as CourseState).name, '', courseSummary(state as CourseState), [(state as CourseState).term])
     default:
       return null
   }

@@ -16,6 +16,7 @@ const statusOf: Record<string, number> = {
   'too-large': 413,
   'wrong-kind': 415,
   'unknown-edition': 404,
+  'unknown-course': 404,
   'unknown-picture': 404,
   'unknown-person': 404,
   stale: 409,

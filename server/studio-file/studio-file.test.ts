@@ -124,6 +124,7 @@ async function roomOfEveryEvent(): Promise<Pressroom> {
   }
   for (const [id, name, role, active] of [
     ['p1', 'Ansa Quill', 'manager', 1],
+    ['p3', 'Ida Fenn', 'student', 1],
     ['p2', 'Ödön “O” Ffoulkes', 'member', 1],
   ])
     await room.db.writer.query(

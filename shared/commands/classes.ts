@@ -117,6 +117,13 @@ export class SignOff {
   @OrNull() @Nested(() => GivenOut) paper!: GivenOut | null
 }
 
+export class GivePaper {
+  @IsString() @Length(1, 64) lotId!: string
+  @IsString() @Length(1, 64) personId!: string
+  @IsInt() @Min(1) @Max(1000) sheets!: number
+  @IsString() @MaxLength(300) note!: string
+}
+
 export class WithdrawSignOff {
   @IsString() @Length(1, 64) signOffId!: string
   @IsString() @MaxLength(500) reason!: string

@@ -1,3 +1,6 @@
+import type { CourseState } from '#core/course/state'
+import type { Leave } from '#core/stores/studio/leaves'
+import type { InClass } from '#core/run/in-class'
 import type { CareRule } from '#core/care/cards'
 import type { Cleaner } from '#core/care/cleaning'
 import type { PastSession, StationState, Task, Used } from '#core/station/state'
@@ -346,4 +349,37 @@ export interface GaugeReading {
   right: number | null
   steady: boolean
   simulated: boolean
+}
+
+export interface CourseSummary extends Omit<CourseState, 'stream'> {
+  id: string
+}
+
+/** The classes of the room; a student is told of their own. */
+export interface CoursesReply {
+  courses: CourseSummary[]
+}
+
+/** Paper put aside for somebody, as one of its lots has it. */
+export interface RationHeld {
+  lotId: string
+  lot: string
+  rationId: string
+  personId: string
+  /** Sheets put aside and not given out. */
+  aside: number
+  /** Sheets given out and not torn. */
+  inHand: number
+  used: number
+}
+
+/** A class as it stands at its benches: told to its staff. */
+export interface CourseReply {
+  course: CourseSummary
+  /** By assignment, in the order of its editions. */
+  benches: (InClass & { assignmentId: string })[]
+  rations: RationHeld[]
+  /** What its students were shown. */
+  leaves: Leave[]
+  presses: { id: string; name: string }[]
 }

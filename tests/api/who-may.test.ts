@@ -87,6 +87,8 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'GET climate/index': { whom: 'people' },
   'POST climate/index': { whom: 'people' },
   'POST climate/reading': { whom: 'people' },
+  'GET courses/index': { whom: 'people' },
+  'GET courses/[id]': { whom: 'staff' },
   'GET stations/index': { whom: 'people' },
   'GET stations/[id]': { whom: 'people' },
   'GET backups/index': { whom: 'staff' },

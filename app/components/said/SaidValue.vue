@@ -12,7 +12,7 @@ const props = withDefaults(
     /** How it reads in the sentence. */
     words: string
     /** A thickness is in mm and written in the person's unit. */
-    kind?: 'whole' | 'decimal' | 'thickness' | 'choice' | 'date' | 'text'
+    kind?: 'whole' | 'decimal' | 'thickness' | 'choice' | 'date' | 'time' | 'text'
     options?: readonly { value: string; title: string }[]
     min?: number
     max?: number
@@ -60,7 +60,7 @@ async function begin(event?: MouseEvent) {
   open.value = true
   await nextTick()
   field.value?.focus()
-  if (field.value instanceof HTMLInputElement && props.kind !== 'date') field.value.select()
+  if (field.value instanceof HTMLInputElement && props.kind !== 'date' && props.kind !== 'time') field.value.select()
   if (byPointer && field.value instanceof HTMLSelectElement) field.value.showPicker?.()
 }
 
@@ -167,12 +167,12 @@ function choose(event: Event) {
       ><input
         v-else
         ref="field"
-        :type="kind === 'date' ? 'date' : 'text'"
+        :type="kind === 'date' || kind === 'time' ? kind : 'text'"
         :aria-label="label"
         :aria-invalid="own !== ''"
         :inputmode="kind === 'whole' ? 'numeric' : kind === 'decimal' || kind === 'thickness' ? 'decimal' : undefined"
         :maxlength="kind === 'text' ? longest : undefined"
-        :size="kind === 'date' ? undefined : Math.max(3, typed.length + 1)"
+        :size="kind === 'date' || kind === 'time' ? undefined : Math.max(3, typed.length + 1)"
         :value="typed"
         @input="take(($event.target as HTMLInputElement).value)"
         @keydown="onKey"

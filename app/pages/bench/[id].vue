@@ -153,6 +153,7 @@ useBenchKeys(acts, likely, () => {
           @press="pedal.press"
           @done="panel = 'none'"
         />
+        <AskPanel v-else-if="panel === 'ask'" :state="state" :layer-id="bench.layerId.value" @done="panel = 'none'" />
         <AdjustPanel v-else-if="panel === 'adjust'" @adjust="acts.adjust" />
         <MorePanel
           v-else-if="panel === 'more'"
@@ -216,10 +217,11 @@ useBenchKeys(acts, likely, () => {
         </template>
       </section>
       <footer>
-        <div class="lesser">
+        <div class="lesser" :class="{ five: state.assignment }">
           <TouchBar class="small" name="Proof" keys="P" :idle="shut !== ''" @touch="acts.other('proof')" />
           <TouchBar class="small" name="Adjust" keys="A" @touch="acts.toggle('adjust')" />
           <TouchBar class="small" name="Take back" keys="U" @touch="acts.takeBack" />
+          <TouchBar v-if="state.assignment" class="small" name="Call staff" keys="H" @touch="acts.call" />
           <TouchBar class="small" name="More" keys="M" @touch="acts.toggle('more')" />
         </div>
         <TouchBar class="at-good" name="Good" keys="space" stroke="good" :idle="!ready" @touch="acts.verdict('good')" />
@@ -314,6 +316,15 @@ footer {
 .lesser > :nth-child(-n + 2) {
   border-bottom: 1px solid var(--rule);
 }
+.lesser.five {
+  grid-template-columns: repeat(3, 1fr);
+}
+.lesser.five > :nth-child(3) {
+  border-bottom: 1px solid var(--rule);
+}
+.lesser.five > :last-child {
+  grid-column: span 2;
+}
 /* Upright: the lesser acts in a row of their own above the verdicts. */
 @media (max-width: 860px) and (min-height: 561px) {
   .bench {
@@ -331,6 +342,12 @@ footer {
     grid-template-columns: repeat(4, 1fr);
     grid-template-rows: 1fr;
     border-bottom: 1px solid var(--rule);
+  }
+  .lesser.five {
+    grid-template-columns: repeat(5, 1fr);
+  }
+  .lesser.five > :last-child {
+    grid-column: auto;
   }
   .lesser > :nth-child(-n + 2) {
     border-bottom: 0;

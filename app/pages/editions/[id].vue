@@ -50,6 +50,10 @@ const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 
       <div class="edition-body">
         <div>
           <p v-if="edition.message" class="trouble" role="alert">{{ edition.message }}</p>
+          <p v-if="edition.state.assignment && !route.path.endsWith('/class')" class="no-print assigned">
+            <NuxtLink :to="`/editions/${id}/class`">{{ edition.state.assignment.title }}</NuxtLink>,
+            {{ edition.state.assignment.course }}
+          </p>
           <p v-if="!edition.isTheirs && !edition.state.closedAt" class="soft no-print">
             You look on: {{ printers }} {{ edition.state.printerIds.length === 1 ? 'prints' : 'print' }} this edition.
           </p>

@@ -23,11 +23,11 @@ export const handIn = defineAct(edition, 'hand-in', theirs, {
 function missing({ pictures, points }: Assignment, given: HandedIn): Refused | null {
   const picture = pictures.find((shows) => !given.pictures.some((one) => one.shows === shows))
   if (picture !== undefined)
-    return refuse('picture-missing', `The assignment asks for a picture of ${picture}. Add it, then hand in.`, 'pictures')
-  const point = points.find(
-    (asked) => !given.points.some((one) => one.point === asked && one.words.trim() !== ''),
-  )
-  return point === undefined
-    ? null
-    : refuse('point-missing', `Say something to “${point}”, then hand in.`, 'points')
+    return refuse(
+      'picture-missing',
+      `The assignment asks for a picture of ${picture}. Add it, then hand in.`,
+      'pictures',
+    )
+  const point = points.find((asked) => !given.points.some((one) => one.point === asked && one.words.trim() !== ''))
+  return point === undefined ? null : refuse('point-missing', `Say something to “${point}”, then hand in.`, 'points')
 }

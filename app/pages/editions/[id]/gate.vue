@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { pullsFor } from '#core/edition/lock-up'
 import { isLastLayer, layerNumber } from '#core/edition/layer'
+import { cutGate } from '#core/edition/gates'
 import { isBegun } from '#core/edition/pull'
 import { tallied } from '#core/edition/tally'
 import { gateOf, toRead } from '#core/run/gate'
@@ -70,7 +71,18 @@ const stack = computed(() => [
   ...Array<string>(edition.at?.doubtful ?? 0).fill('doubtful'),
   ...Array<string>(gate.value.waiting).fill('waiting'),
 ])
-const mayCut = computed(() => edition.isTheirs && session.person?.role !== 'student' && !state.value.closedAt)
+const shut = computed(() => {
+  const { person } = session
+  if (!person || !layer.value) return null
+  return cutGate(state.value, layer.value, { personId: person.id, role: person.role })?.refusal.message ?? null
+})
+const mayCut = computed(
+  () =>
+    edition.isTheirs &&
+    (session.person?.role !== 'student' || state.value.assignment !== null) &&
+    shut.value === null &&
+    !state.value.closedAt,
+)
 const nextIsPulled = computed(() => next.value !== undefined && isBegun(state.value, next.value.id))
 
 const cut = () => giving(() => edition.give('cut-further', { layerId: layerId.value }))
@@ -162,6 +174,7 @@ onMounted(() => {
           >
         </p>
         <p v-if="!edition.isTheirs" class="soft">Those named on the edition and staff decide it.</p>
+        <p v-else-if="shut">{{ shut }} <NuxtLink :to="`/editions/${edition.id}/class`">Ask for it</NuxtLink></p>
         <p v-else-if="!mayCut" class="soft">Show this page to a teacher or the manager: they sign off the cut.</p>
         <div v-else class="buttons">
           <VBtn v-if="gate.waiting > 0" :to="`/bench/${edition.id}?layer=${layerId}`">Pull more first</VBtn>

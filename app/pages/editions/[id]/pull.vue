@@ -54,7 +54,11 @@ const gate = computed(() => {
 })
 const setting = computed(() => (layer.value ? setupInForce(layer.value) : null))
 
-const settlement = (id: string) => (settling.value[id] ??= { sheetId: '', reason: '' })
+const settlement = (id: string) =>
+  (settling.value[id] ??= {
+    sheetId: String(state.value.pulls.find(({ pullId }) => pullId === id)?.sheetIds[0] ?? ''),
+    reason: '',
+  })
 const settle = (pullId: string, outcome: 'void' | 'move') =>
   giving(() =>
     edition.give('settle-dispute', {
@@ -78,12 +82,20 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
         <li v-for="p in disputed" :key="p.pullId" class="dispute">
           <p>
             <strong>Pull {{ p.ordinal }}</strong
-            >, {{ p.verdict }}, sheet {{ p.sheetIds.join(', ') }}, by {{ doerWords(p, session.nameOf) }}.
+            >, {{ p.verdict }}<template v-if="p.sheetIds.length > 0">, sheet {{ p.sheetIds.join(', ') }}</template
+            >, by {{ doerWords(p, session.nameOf) }}.
             {{ p.disputed!.message }}
           </p>
           <VTextField v-model="settlement(p.pullId).reason" label="What really happened" />
-          <VTextField v-model="settlement(p.pullId).sheetId" label="It lies on sheet" inputmode="numeric" />
-          <VBtn class="quiet" :loading="busy" @click="settle(p.pullId, 'move')">Count it there</VBtn>
+          <VTextField
+            v-if="p.sheetIds.length > 0"
+            v-model="settlement(p.pullId).sheetId"
+            label="It lies on sheet"
+            inputmode="numeric"
+          />
+          <VBtn class="quiet" :loading="busy" @click="settle(p.pullId, 'move')">{{
+            p.sheetIds.length > 0 ? 'Count it there' : 'Count it'
+          }}</VBtn>
           <VBtn class="quiet" :loading="busy" @click="settle(p.pullId, 'void')">Void it</VBtn>
         </li>
       </ul>

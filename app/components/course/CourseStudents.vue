@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { leaveOf } from '#core/stores/studio/leaves'
+import type { CourseReply, CourseSummary } from '#shared/replies/replies'
+import { figured, listed } from '~/drawings/words'
+
+/** Who comes to a class, and who was shown which press. */
+const props = defineProps<{ reply: CourseReply; others: readonly CourseSummary[] }>()
+const emit = defineEmits<{ done: [] }>()
+const session = useSession()
+const course = computed(() => props.reply.course)
+const { busy, fault, giving } = useGiving()
+const chosen = ref<string[]>([])
+const stream = computed(() => `course:${course.value.id}`)
+const free = computed(() =>
+  session.people
+    .filter(({ id, active, role }) => active && role !== 'manager' && !course.value.studentIds.includes(id))
+    .sort((a, b) => Number(b.role === 'student') - Number(a.role === 'student') || a.name.localeCompare(b.name))
+    .map(({ id, name, role }) => ({ value: id, title: `${name}, ${role}` })),
+)
+/** Classes that somebody comes to beside this one. */
+const elsewhere = (personId: string) =>
+  listed(props.others.filter(({ studentIds }) => studentIds.includes(personId)).map(({ name }) => name))
+const shownTo = (pressId: string) =>
+  course.value.studentIds.filter((personId) => leaveOf(props.reply, { personId, use: 'press', pressId }))
+const notShown = (pressId: string) => course.value.studentIds.filter((id) => !shownTo(pressId).includes(id))
+
+const act = async (type: string, to: string, data: object) => {
+  if (await giving(() => session.give(to, type, data))) emit('done')
+}
+async function enrol() {
+  await act('enrol-students', stream.value, { personIds: chosen.value })
+  if (!fault.value) chosen.value = []
+}
+const show = (pressId: string, personId: string) =>
+  act('give-leave', 'studio', { personId, use: 'press', pressId, note: '' })
+</script>
+
+<template>
+  <div>
+    <p v-if="course.studentIds.length === 0">Nobody comes to it yet. Put its students on the list.</p>
+    <ul v-else class="names">
+      <li v-for="id in course.studentIds" :key="id">
+        {{ session.nameOf(id) }}
+        <span v-if="elsewhere(id)" class="soft">comes to {{ elsewhere(id) }} too</span>
+        <button
+          type="button"
+          class="link"
+          :aria-label="`${session.nameOf(id)} comes no more`"
+          @click="act('take-off-course', stream, { personId: id })"
+        >
+          comes no more
+        </button>
+      </li>
+    </ul>
+    <form class="fields" @submit.prevent="enrol">
+      <VSelect v-model="chosen" class="wide" label="Who comes to it" multiple :items="free" />
+      <VBtn type="submit" class="quiet" :loading="busy" :disabled="chosen.length === 0">Put them on the list</VBtn>
+    </form>
+    <template v-if="course.studentIds.length > 0">
+      <h3 class="shown">Who was shown which press</h3>
+      <p v-for="press in reply.presses" :key="press.id" class="customs">
+        <span>
+          {{ press.name }}: {{ figured(shownTo(press.id).length, 'student') }} of {{ course.studentIds.length }}.
+          <template v-if="notShown(press.id).length > 0"
+            >Not yet:
+            <template v-for="(id, i) in notShown(press.id)" :key="id"
+              ><template v-if="i > 0">, </template
+              ><button
+                type="button"
+                class="link"
+                :aria-label="`${session.nameOf(id)} was shown ${press.name}`"
+                @click="show(press.id, id)"
+              >
+                {{ session.nameOf(id) }}
+              </button></template
+            >.</template
+          >
+        </span>
+      </p>
+      <p class="soft">Touch a name once you have shown them the press: it holds from then on, on every edition.</p>
+    </template>
+    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+  </div>
+</template>
+
+<style scoped>
+.names {
+  columns: 3 240px;
+  column-gap: 32px;
+  margin-bottom: 16px;
+}
+.names li {
+  break-inside: avoid;
+  padding: 3px 0;
+}
+.names .soft,
+.names .link {
+  font-size: 0.84rem;
+}
+.shown {
+  margin: 20px 0 6px;
+}
+</style>

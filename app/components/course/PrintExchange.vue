@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import type { CourseAssignment } from '#core/course/state'
+import type { InClass } from '#core/run/in-class'
+import type { CourseSummary } from '#shared/replies/replies'
+import { figured, listed } from '~/drawings/words'
+
+/** Who gets whose print: a fair draw in which nobody gets their own. */
+const props = defineProps<{ course: CourseSummary; assignment: CourseAssignment; benches: readonly InClass[] }>()
+const emit = defineEmits<{ done: [] }>()
+const session = useSession()
+const { busy, fault, giving } = useGiving()
+const each = ref(1)
+const reason = ref('')
+const names = (editionId: string) =>
+  listed((props.benches.find((one) => one.editionId === editionId)?.personIds ?? []).map((id) => session.nameOf(id)))
+const isDrawn = computed(() => props.assignment.exchange.length > 0)
+const lines = computed(() =>
+  props.benches.map(({ editionId }) => ({
+    editionId,
+    to: props.assignment.exchange.filter(({ from }) => from === editionId).map(({ to }) => names(to)),
+  })),
+)
+
+async function draw() {
+  const done = await giving(() =>
+    session.give(
+      `course:${props.course.id}`,
+      'draw-prints',
+      { assignmentId: props.assignment.id, each: each.value, reason: reason.value },
+      props.course.seq,
+    ),
+  )
+  if (!done) return
+  reason.value = ''
+  emit('done')
+}
+</script>
+
+<template>
+  <section class="part" aria-labelledby="exchange">
+    <div class="part-head">
+      <h2 id="exchange">Exchange of prints</h2>
+      <p>by lot; everyone gives and gets as many, nobody their own</p>
+    </div>
+    <ul v-if="isDrawn" class="gifts">
+      <li v-for="one in lines" :key="one.editionId">
+        <strong>{{ names(one.editionId) }}</strong> gives to {{ listed(one.to) || 'nobody: began later' }}
+      </li>
+    </ul>
+    <form @submit.prevent="draw">
+      <p class="customs">
+        <span
+          >Each gives
+          <SaidValue
+            v-model="each"
+            label="Prints each gives"
+            :min="1"
+            :max="Math.max(1, benches.length - 1)"
+            unit="prints"
+            :words="figured(each, 'print')"
+          />.</span
+        >
+      </p>
+      <VTextField v-if="isDrawn" v-model="reason" class="reason" label="Why it is drawn again" maxlength="500" />
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <div class="buttons">
+        <VBtn type="submit" class="quiet" :loading="busy">{{ isDrawn ? 'Draw again' : 'Draw' }}</VBtn>
+      </div>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.gifts {
+  columns: 2 320px;
+  margin-bottom: 12px;
+}
+.gifts li {
+  padding: 3px 0;
+  break-inside: avoid;
+}
+.reason {
+  max-width: 420px;
+  margin-top: 10px;
+}
+</style>

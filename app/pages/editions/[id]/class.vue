@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { dueIn } from '~/drawings/words'
+
+/** The edition as a class’s assignment: what is asked for first, who was asked, and handing it in. */
+const edition = useEdition()
+const session = useSession()
+const state = computed(() => edition.state!)
+const assignment = computed(() => state.value.assignment)
+</script>
+
+<template>
+  <div>
+    <section v-if="!assignment" class="part">
+      <p>This edition belongs to no class: nothing is asked for first, and nothing handed in.</p>
+    </section>
+    <template v-else>
+      <p class="of">
+        <strong>{{ assignment.title }}</strong> of
+        <NuxtLink v-if="session.isStaff" :to="`/class/${assignment.courseId}`">{{
+          assignment.course
+        }}</NuxtLink><template v-else>{{ assignment.course }}</template
+        ><template v-if="assignment.due">, {{ dueIn(assignment.due) }}</template
+        >.
+      </p>
+      <GatesOfEdition />
+      <HandingIn />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.of {
+  margin-bottom: 8px;
+}
+</style>
