@@ -116,7 +116,9 @@ describe('the demo pressroom', () => {
     const torn = editions.flatMap((edition) => edition.torn)
     for (const lot of lots) {
       const used = torn.filter((t) => t.lotId === lot.id).reduce((sum, t) => sum + t.lotSheets, 0)
-      expect(lot.left, lot.name).toBe(lot.bought - used - lot.rations.reduce((sum, ration) => sum + ration.released, 0))
+      expect(lot.left, lot.name).toBe(
+        lot.bought - used - lot.rations.reduce((sum, ration) => sum + ration.released - ration.used, 0),
+      )
     }
     expect(batches.map((batch) => batch.name).sort()).toEqual([
       'bollard rust',

@@ -57,8 +57,16 @@ export class EditionInHand {
     readonly desk: Desk,
     readonly by: string,
     public at: number,
+    stream = '',
   ) {
-    this.stream = `edition:${desk.newId(at)}`
+    this.stream = stream || `edition:${desk.newId(at)}`
+  }
+
+  /** An edition that was begun already, with its layers. */
+  static begun(desk: Desk, by: string, at: number, editionId: string, layers: readonly string[]): EditionInHand {
+    const edition = new EditionInHand(desk, by, at, `edition:${editionId}`)
+    edition.layers.push(...layers)
+    return edition
   }
 
   /** Let time pass. */
@@ -76,9 +84,13 @@ export class EditionInHand {
   async start(data: CommandData<'start-edition'>, layerName: string): Promise<this> {
     const id = await this.give('start-edition', data)
     this.layers.push(`${id}-1`)
+    return await this.name(0, layerName)
+  }
+
+  async name(layer: number, name: string): Promise<this> {
     await this.give('change-layer', {
-      layerId: this.layers[0]!,
-      name: layerName,
+      layerId: this.layers[layer]!,
+      name,
       blocks: [],
       routine: 'charge, pass, charge, pass',
       stackOrder: 'pulled',

@@ -50,29 +50,3 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
   await edition.prove(0, 2, 2, 2)
   await edition.run(0, upTo(1, 20), { 14: 'd pale', 15: '+', 18: 'r salt' }, 3.4)
 }
-
-/** An evening class: each student makes an edition of six. */
-export async function eveningClass(desk: Desk, students: [string, string][], stores: Stores): Promise<void> {
-  const runs: { pulls: number; events: Record<number, string> }[] = [
-    { pulls: 5, events: { 4: 'r salt' } },
-    { pulls: 5, events: { 2: 'd salt 118,84', 3: 'r salt 124,90', 5: 'r salt 112,92' } },
-    { pulls: 2, events: {} },
-    { pulls: 4, events: {} },
-    { pulls: 1, events: {} },
-  ]
-  for (const [i, [id, name]] of students.entries()) {
-    const edition = await new EditionInHand(desk, id, desk.now - (80 + 7 * i) * 60_000).start(
-      {
-        title: `Kettle, ${name.split(' ')[0]}`,
-        plan: plan(name, 6, { work: 'beginners', proofs: { AP: 0, PP: 0, HC: 0 } }),
-      },
-      'black',
-    )
-    await edition.ink(0, stores.black)
-    await edition.sheet(stores.laid, { width: 150, height: 110 }, 35)
-    await edition.tear(stores.laid, 2, 9)
-    await edition.wait(10).pull(0, null, { kind: 'practice' })
-    await edition.prove(0, 0, 2, 5)
-    await edition.run(0, upTo(1, runs[i]!.pulls), runs[i]!.events, 6)
-  }
-}

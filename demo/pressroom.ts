@@ -3,7 +3,8 @@ import { studioDefaults } from '#core/stores/studio/state'
 import type { Desk } from './desk'
 import { bakeryDoor, tideTable, tinRoofs } from './finished'
 import { ferryClock, netLoftStairs, slackWater, weighbridge } from './many-layers'
-import { eveningClass, harbourScales } from './one-layer'
+import { eveningClass } from './class'
+import { harbourScales } from './one-layer'
 import { hangRacks } from './racks'
 import { equipStations } from './stations'
 import { rollers, stock } from './stores'
@@ -77,7 +78,7 @@ export async function fillPressroom(desk: Desk): Promise<void> {
   await weighbridge(desk, instructor, stores)
   await buoyLights(desk, oona, stores)
   await ferryClock(desk, oona, stores)
-  await eveningClass(desk, students, stores)
+  await eveningClass(desk, instructor, students, stores)
   await slackWater(desk, oona, stores)
   await netLoftStairs(desk, manager, stores, racks)
   await harbourScales(desk, merle, stores)

@@ -14,6 +14,7 @@ const { measureMinute } = await import('./bench/minute.mjs')
 const { measureLongRun } = await import('./bench/long-run.mjs')
 const { measureCharts, measureFrames } = await import('./bench/frames.mjs')
 const { measureRecordPdf, measureStudioFile } = await import('./bench/files.mjs')
+const { measureClass } = await import('./bench/class.mjs')
 const { measureCurating } = await import('./bench/curating.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
 const { measureLists, measureEdition, measureLargeReply } = await import('./bench/reading.mjs')
@@ -119,6 +120,15 @@ say('  a chart told apart anew, slowest of 7', ms(charts.charts), 'under 200 ms'
 const curating = await measureCurating(folder('curating'), fillLedger)
 say('curating 500 prints: a key to the next in front, 95 of 100', ms(curating.key), 'under 50 ms', curating.key < 50)
 say('  their numbers given, to the answer', ms(curating.numbers), 'under 300 ms', curating.numbers < 300)
+
+const room = await measureClass(folder('class'))
+say(
+  'class of 30 at work: a stroke elsewhere until it is shown, middle of 25',
+  ms(room.usual),
+  'under 1 s',
+  room.usual < 1000,
+)
+say('  the slowest', ms(room.most), 'under 1 s', room.most < 1000)
 
 const record = await measureRecordPdf(folder('record'), fillLedger)
 say('record of 250 prints as PDF, from the touch to the file', ms(record), 'under 3 s', record < 3000)

@@ -37,7 +37,7 @@ export function helpWords({ help }: ByTheBell): string {
   const { minutes, sheets, both, fewer } = help
   const ways = [
     ...(minutes !== null ? [`${minutes} min more`] : []),
-    ...(sheets !== null ? [figured(sheets, 'sheet')] : []),
+    ...(sheets !== null ? [`${figured(sheets, 'sheet')} more`] : []),
     ...(both ? [`${both.minutes} min and ${figured(both.sheets, 'sheet')} more`] : []),
     ...(fewer > 0 ? [`${figured(fewer, 'print')} fewer`] : []),
   ]

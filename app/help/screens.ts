@@ -143,6 +143,26 @@ export const screens: Record<string, ScreenHelp> = {
     keys: sentenceKeys,
     words: [['slot', 'a shelf of a rack, a peg of a line, a place on a shelf']],
   },
+  class: {
+    says: 'The classes of the room: who teaches, and when they meet. A student finds the way to their own edition here.',
+    keys: sentenceKeys,
+  },
+  'class-id': {
+    says: 'A class at its benches: who asks, how each stands, and who will hardly be done by the bell. Below stand its students, hours and assignments.',
+    keys: sentenceKeys,
+    words: [
+      ['bell', 'when the class ends; the chance is that enough good prints come out before'],
+      ['sign off', 'an instructor has looked and lets somebody go on'],
+    ],
+  },
+  'class-id-assignment': {
+    says: 'What a class is given to do. Start everybody’s edition in one act, see what is handed in, and draw who gets whose print.',
+    keys: sentenceKeys,
+    words: [['gate', 'what has to be asked for first: a press, good paper, a further cut']],
+  },
+  'editions-id-class': {
+    says: 'The edition as a class’s assignment: what is asked for first, and what is signed off. When it is done it is handed in here.',
+  },
   presses: {
     says: 'The presses of the room, what is set up on each, and the packing drawer they share. Open one to find its zero, its setting and who used it.',
     keys: sentenceKeys,

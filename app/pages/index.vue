@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FloorReply } from '#shared/replies/replies'
-import type { Stroke } from '~/drawings/tally'
+import { smallTally } from '~/drawings/tally'
 import { isLeftOpen } from '~/drawings/sessions'
 import { ago, chanceWords, figured, howLong } from '~/drawings/words'
 

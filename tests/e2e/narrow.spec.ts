@@ -9,6 +9,7 @@ const rooms = [
   '/ink/mix',
   '/presses',
   '/racks',
+  '/class',
   '/losses',
   '/finder',
   '/office',
@@ -43,10 +44,14 @@ for (const [width, height] of [
     await page.goto(server.url)
     await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
     const { editions } = await (await page.request.get(`${server.url}/api/editions?limit=100`)).json()
+    const { courses } = await (await page.request.get(`${server.url}/api/courses`)).json()
     const idOf = (title: string) => editions.find((one: { title: string }) => one.title === title).id
     const pages = [
       ...rooms,
       ...stops.map((stop) => `/editions/${idOf('Net Loft Stairs')}/${stop}`),
+      `/class/${courses[0].id}`,
+      `/class/${courses[0].id}/kettle`,
+      `/editions/${idOf('Kettle, Tansy')}/class`,
       ...['ink', 'sign', 'close'].map((stop) => `/editions/${idOf('Tide Table')}/${stop}`),
     ]
     for (const path of pages) {

@@ -27,6 +27,9 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
   const { editions } = (await (await page.request.get(`${server.url}/api/editions?limit=50`)).json()) as {
     editions: { id: string; title: string }[]
   }
+  const { courses } = (await (await page.request.get(`${server.url}/api/courses`)).json()) as {
+    courses: { id: string }[]
+  }
   const id = (title: string) => editions.find((edition) => edition.title === title)!.id
   const paths = [
     '/editions',
@@ -36,10 +39,15 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
     '/ink/mix',
     '/presses',
     '/racks',
+    '/class',
     '/losses',
     '/finder',
     '/office',
     '/sign-in',
+    `/class/${courses[0]!.id}`,
+    `/class/${courses[0]!.id}/kettle`,
+    `/editions/${id('Kettle, Tansy')}/class`,
+    `/bench/${id('Kettle, Tansy')}`,
     `/bench/${id('Harbour Scales')}`,
     ...stops.map((stop) => `/editions/${id('Tide Table')}/${stop}`),
     `/editions/${id('Net Loft Stairs')}/pull`,

@@ -35,10 +35,7 @@ async function say() {
 <template>
   <div class="panel" role="group" aria-label="Call staff">
     <p v-for="one in mine" :key="one.id" class="asked">
-      You asked:
-      {{
-        askWords(one.what, { layer: layerName(one.layerId), press: 'the press' }).replace('asks', 'staff are asked')
-      }}.
+      You {{ askWords(one.what, { layer: layerName(one.layerId), press: 'the press' }).replace(/^asks/, 'asked') }}.
       <button type="button" @click="takeBack(one)">No longer needed</button>
     </p>
     <p v-for="one in answered" :key="one.id" class="asked soft">

@@ -72,7 +72,7 @@ async function notYet() {
   <li class="ask">
     <p>
       <strong>{{ session.nameOf(ask.by) }}</strong> {{ askWords(ask.what, { layer: layerName, press: pressName })
-      }}<template v-if="ask.words">: “{{ ask.words }}”</template>
+      }}<template v-if="ask.words">: “{{ ask.words }}”</template>{{ ' ' }}
       <span class="soft">
         <NuxtLink :to="`/editions/${editionId}/class`">{{ title }}</NuxtLink>, {{ ago(ask.at, now) }}</span
       >

@@ -47,7 +47,8 @@ const blank = (): AssignmentSaid => ({
 })
 const standing = (): AssignmentSaid => {
   if (!props.assignment) return blank()
-  const { id: _, editions: __, exchange: ___, ...said } = props.assignment
+  const { title, plan, gates, practice, mayReplan, due, paper, pictures, points } = props.assignment
+  const said: AssignmentSaid = { title, plan, gates, practice, mayReplan, due, paper, pictures, points }
   return JSON.parse(JSON.stringify(said)) as AssignmentSaid
 }
 const form = ref(standing())

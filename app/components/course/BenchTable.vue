@@ -59,9 +59,8 @@ const good = computed(() => props.bench.layer?.good ?? props.bench.good)
       <h3>
         <NuxtLink :to="`/editions/${bench.editionId}/class`">{{ names }}</NuxtLink>
       </h3>
-      <span class="soft">{{ bench.title }}</span>
+      <TallyDrawing :strokes="smallTally(bench.strokes)" :cell="9" :tall="2" still :label="names" />
     </div>
-    <TallyDrawing :strokes="smallTally(bench.strokes)" :cell="9" :tall="2" still :label="names" />
     <p class="figures">
       <span
         ><b>{{ good }}</b> of {{ bench.goal }} good</span
@@ -95,15 +94,15 @@ const good = computed(() => props.bench.layer?.good ?? props.bench.good)
   padding-top: 7px;
 }
 .head {
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 262px;
   gap: 0 10px;
-  align-items: baseline;
+  align-items: start;
+  max-height: 34px;
 }
 .head a {
   color: var(--ink);
 }
-.head .soft,
 .more {
   font-size: 0.84rem;
 }

@@ -20,9 +20,9 @@ const words = ref('')
 const reason = ref('')
 const withdrawing = ref<string | null>(null)
 const gateWords: Record<Gate, string> = {
-  press: 'being shown a press, before setting it up',
-  paper: 'good paper, before tearing or printing it',
-  cut: 'each cut, before the block is cut further',
+  press: 'to be shown a press before it is set up',
+  paper: 'for good paper before it is torn or printed',
+  cut: 'before a block is cut further',
 }
 const held = computed(() =>
   state.value.signOffs.filter(({ what, withdrawn }) => withdrawn === null && (what === 'paper' || what === 'cut')),
@@ -72,7 +72,7 @@ const withdraw = (signOffId: string) =>
       {{
         state.assignment!.gates.length === 0
           ? 'Nothing: this assignment has no gates.'
-          : `This assignment asks for ${listed(state.assignment!.gates.map((gate) => gateWords[gate]))}.`
+          : `Ask ${listed(state.assignment!.gates.map((gate) => gateWords[gate]))}.`
       }}
     </p>
     <ul class="lines">
@@ -97,7 +97,7 @@ const withdraw = (signOffId: string) =>
         <button type="button" class="link" @click="takeBack(one)">No longer needed</button>
       </li>
     </ul>
-    <div v-if="!state.closedAt && edition.isTheirs" class="ask">
+    <div v-if="!state.closedAt && edition.isTheirs && (!session.isStaff || offered.length > 0)" class="ask">
       <VTextField v-model="words" class="words" label="In words" maxlength="300" />
       <div class="buttons">
         <template v-if="session.isStaff">

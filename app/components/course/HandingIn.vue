@@ -29,7 +29,9 @@ const form = ref(standing())
 const draft = useDraft(`hand in ${edition.id}`, form, standing)
 const changing = ref(false)
 const comment = ref('')
-const isOpen = computed(() => (work.value === null || changing.value) && edition.isTheirs && !state.value.closedAt)
+const mayHandIn = computed(() => edition.isTheirs && !state.value.closedAt)
+/** Its student finds the form open; staff hand in for somebody only when asked. */
+const isOpen = computed(() => mayHandIn.value && (changing.value || (work.value === null && !session.isStaff)))
 
 const handIn = () =>
   giving(async () => {
@@ -77,7 +79,7 @@ const say = () =>
         </div>
       </dl>
       <p v-if="work.words">{{ work.words }}</p>
-      <div v-if="edition.isTheirs && !session.isStaff && !state.closedAt" class="buttons">
+      <div v-if="mayHandIn && !session.isStaff" class="buttons">
         <VBtn class="quiet" @click="changing = true">Hand in again</VBtn>
       </div>
     </template>
@@ -107,7 +109,10 @@ const say = () =>
         <VBtn v-if="changing" class="quiet" @click="changing = false">Leave it as it was</VBtn>
       </div>
     </form>
-    <p v-else class="soft">Not handed in yet.</p>
+    <p v-else class="soft">
+      Not handed in yet.
+      <button v-if="mayHandIn" type="button" class="link" @click="changing = true">Hand it in for them</button>
+    </p>
     <ul v-if="state.comments.length > 0" class="lines comments">
       <li v-for="one in state.comments" :key="one.at">
         <strong>{{ session.nameOf(one.by) }}</strong>, {{ date(one.at) }}: {{ one.words }}

@@ -216,12 +216,12 @@ useBenchKeys(acts, likely, () => {
           <GradeRow v-if="isGraded && !warning && !takenUp" :last="bench.last.value!" @grade="acts.grade" />
         </template>
       </section>
-      <footer>
+      <footer :class="{ called: state.assignment }">
         <div class="lesser" :class="{ five: state.assignment }">
           <TouchBar class="small" name="Proof" keys="P" :idle="shut !== ''" @touch="acts.other('proof')" />
           <TouchBar class="small" name="Adjust" keys="A" @touch="acts.toggle('adjust')" />
           <TouchBar class="small" name="Take back" keys="U" @touch="acts.takeBack" />
-          <TouchBar v-if="state.assignment" class="small" name="Call staff" keys="H" @touch="acts.call" />
+          <TouchBar v-if="state.assignment" class="small" name="Call" keys="H" @touch="acts.call" />
           <TouchBar class="small" name="More" keys="M" @touch="acts.toggle('more')" />
         </div>
         <TouchBar class="at-good" name="Good" keys="space" stroke="good" :idle="!ready" @touch="acts.verdict('good')" />
@@ -307,6 +307,9 @@ footer {
   height: clamp(104px, 26vh, 230px);
   background: var(--ground);
 }
+footer.called {
+  grid-template-columns: 2.3fr 1.3fr 1.2fr 2.6fr;
+}
 .lesser {
   order: 1;
   display: grid;
@@ -330,7 +333,8 @@ footer {
   .bench {
     padding: 14px 18px 0;
   }
-  footer {
+  footer,
+  footer.called {
     margin: 0 -18px;
     height: auto;
     grid-template-columns: 2fr 1.1fr 1fr;

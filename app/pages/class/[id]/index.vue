@@ -119,7 +119,7 @@ function assigned() {
           <template v-for="({ bench, bell }, i) in late" :key="bench.editionId"
             ><template v-if="i > 0">; </template><strong>{{ names(bench) }}</strong> will hardly be done ({{
               percent(bell.chance)
-            }}): {{ helpWords(bell) }}</template
+            }}); it would take {{ helpWords(bell) }}</template
           >.
         </p>
         <template v-if="benches.length === 0">
