@@ -47,9 +47,10 @@ export async function arrive(
 export async function equipStations(desk: Desk, manager: string, leaver: string): Promise<void> {
   const at = desk.now - 38 * day
   const cleaners: CommandData<'set-cleaner'>[] = [
-    { family: 'oil', name: 'seed oil, then soap', minutes: 3 },
-    { family: 'water-washable oil', name: 'soap and water', minutes: 2 },
-    { family: 'water-based', name: 'water, then soap', minutes: null },
+    { family: 'oil', name: 'seed oil, then soap', minutes: 3, isSolvent: false },
+    { family: 'water-washable oil', name: 'soap and water', minutes: 2, isSolvent: false },
+    { family: 'water-based', name: 'water, then soap', minutes: null, isSolvent: false },
+    { family: 'rubber-based', name: 'lamp spirit', minutes: 1, isSolvent: true },
   ]
   await desk.give(manager, 'studio', 'read-climate', { temperature: 17.5, humidity: 58 }, desk.now - 3 * hour)
   for (const cleaner of cleaners) await desk.give(manager, 'studio', 'set-cleaner', cleaner, at)

@@ -42,6 +42,11 @@ export function useAsking(state: () => EditionState, layerOfNow: () => string) {
       !leaveOf(edition.studio, { personId: me.value, use: 'press', pressId: at.pressId })
     )
       found.push({ ...about, what: 'press', pressId: at.pressId, words: `Show me ${at.pressName}` })
+    if (
+      edition.studio.cleaners.some(({ isSolvent }) => isSolvent) &&
+      !leaveOf(edition.studio, { personId: me.value, use: 'solvents', pressId: null })
+    )
+      found.push({ ...about, what: 'solvents', words: 'Show me the solvents' })
     const here = layer.value
     const mayBeCut = here && !here.cutFurther && state().plan?.method === 'reduction' && isBegun(state(), here.id)
     if (here && mayBeCut && gates.includes('cut') && !signedOff(state(), 'cut', here.id))

@@ -2,6 +2,7 @@
 import type { FloorReply } from '#shared/replies/replies'
 import { smallTally } from '~/drawings/tally'
 import { isLeftOpen } from '~/drawings/sessions'
+import { askWords } from '~/drawings/class-words'
 import { ago, chanceWords, figured, howLong } from '~/drawings/words'
 
 useHead({ title: 'The floor · Ample Tally' })
@@ -90,8 +91,16 @@ const partOfDay = computed(() => {
         <div class="beside">
           <section class="part" aria-labelledby="waiting">
             <div class="part-head"><h2 id="waiting">Waiting for a decision</h2></div>
-            <p v-if="floor.decisions.length === 0" class="soft">Nothing waits.</p>
-            <ul v-else class="lines decisions">
+            <ul v-if="floor.asks.length > 0" class="lines decisions">
+              <li v-for="one in floor.asks" :key="`${one.editionId} ${one.at}`">
+                <NuxtLink :to="`/editions/${one.editionId}/class`"
+                  >{{ session.nameOf(one.by) }} {{ askWords(one.what, { layer: '', press: '' }) }}</NuxtLink
+                >
+                <span class="soft">{{ one.title }}, {{ ago(one.at, now) }}</span>
+              </li>
+            </ul>
+            <p v-if="floor.decisions.length + floor.asks.length === 0" class="soft">Nothing waits.</p>
+            <ul v-if="floor.decisions.length > 0" class="lines decisions">
               <li v-for="decision in floor.decisions" :key="decision.what">
                 <NuxtLink :to="`/editions/${decision.editionId}/${decision.stop}`">{{ decision.what }}</NuxtLink>
                 <span class="soft">{{ decision.why }}</span>

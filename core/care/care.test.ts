@@ -30,7 +30,7 @@ describe('cleaning up', () => {
   it('washes each ink used with its own cleaner for its label’s time, in the order of the craft', () => {
     const steps = cleanUps(
       ['water-based', 'oil'],
-      [{ family: 'oil', name: 'seed oil, then soap', minutes: 2.5 }],
+      [{ family: 'oil', name: 'seed oil, then soap', minutes: 2.5, isSolvent: false }],
       checklist('roller bed', ['oil', 'water-based']),
     )
     expect(steps.map(({ key }) => key)).toEqual([

@@ -7,6 +7,8 @@ export interface Cleaner {
   name: string
   /** How long it works before it is wiped, by the label; null while nobody read it. */
   minutes: number | null
+  /** A solvent, which students use once they were shown how. */
+  isSolvent: boolean
 }
 
 /** One thing to do at the end, in the order it is done. */
@@ -40,7 +42,7 @@ export function cleanUps(
     return {
       key: `wash ${family}`,
       words: cleaner
-        ? `Wash off the ${inkWords(family)} with ${cleaner.name}${minutes === null ? ', for as long as its label says' : ''}, then wipe.`
+        ? `Wash off the ${inkWords(family)} with ${cleaner.name}${minutes === null ? ', for as long as its label says' : ''}, then wipe.${cleaner.isSolvent ? ' It is a solvent: for those who were shown how.' : ''}`
         : `Wash off the ${inkWords(family)} with ${labelFirst}, then wipe.`,
       seconds: minutes === null ? null : Math.round(minutes * 60),
       settles: ['roller', 'slab'],

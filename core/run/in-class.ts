@@ -1,4 +1,5 @@
 import { figures } from '../edition/count'
+import type { PictureShown } from '../edition/hand-in'
 import { layerNumber } from '../edition/layer'
 import { isLive, newestPulls, type Pull } from '../edition/pull'
 import { type Ask, openAsks, signedOff } from '../edition/sign-offs'
@@ -52,7 +53,8 @@ export interface InClass {
   hasPaper: boolean
   /** What the bell is reckoned from, but for the minutes left; null where nothing is to be pulled. */
   bell: (Omit<BeforeBell, 'minutes'> & { paceIsGuess: boolean }) | null
-  handedInAt: string | null
+  /** The work as it was handed in last. */
+  handedIn: { at: string; pictures: PictureShown[] } | null
   comments: number
 }
 
@@ -66,6 +68,8 @@ export function inClass(state: EditionState, record: ShopRecord): InClass {
   const isHere = (pull: Pull) => pull.layerId === layer?.id && pull.disputed === null
   const waiting = layer ? waitingFor(state, layer) : 0
   const good = layer ? goodAt(state, layer.id) : 0
+  // Enough of this layer that the goal can still be reached.
+  const needed = Math.max(0, goal - good)
   return {
     editionId: streamId(state.stream),
     title: state.title,
@@ -104,17 +108,17 @@ export function inClass(state: EditionState, record: ShopRecord): InClass {
     disputed: tallied(state, 'disputed'),
     asks: openAsks(state),
     hasPaper: signedOff(state, 'paper', null),
-    bell: layer
-      ? {
-          pace: pace ?? (state.plan?.rates.minutesPerPull || noRates.minutesPerPull),
-          paceIsGuess: pace === null,
-          sheets: waiting,
-          // Enough of this layer that the goal can still be reached.
-          needed: Math.max(0, goal - good),
-          rate: { passed: rate.passed, rejected: rate.rejected },
-        }
-      : null,
-    handedInAt: state.handedIn?.at ?? null,
+    bell:
+      layer && waiting + needed > 0
+        ? {
+            pace: pace ?? (state.plan?.rates.minutesPerPull || noRates.minutesPerPull),
+            paceIsGuess: pace === null,
+            sheets: waiting,
+            needed,
+            rate: { passed: rate.passed, rejected: rate.rejected },
+          }
+        : null,
+    handedIn: state.handedIn && { at: state.handedIn.at, pictures: state.handedIn.pictures },
     comments: state.comments.length,
   }
 }

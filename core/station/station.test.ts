@@ -38,6 +38,29 @@ describe('a session', () => {
     expect(give('open-session', opening, 'student', 'station:s1')).toBe('unknown-station')
   })
 
+  it('is not closed over a solvent by a student who was never shown it', () => {
+    const { table, give, as, station } = room()
+    give('add-person', { personId: 'p2', role: 'student' }, 'manager', 'studio')
+    const spirit = { family: 'oil' as const, name: 'lamp spirit', minutes: null, isSolvent: true }
+    give('set-cleaner', spirit, 'manager', 'studio')
+    as('p2')
+    give('open-session', opening, 'student')
+    const sessionId = station().open!.id
+    const washed = [{ family: 'oil' as const, name: 'lamp spirit', seconds: null }]
+    expect(give('close-session', { ...closing, sessionId, washed }, 'student')).toBe('solvent-gate')
+    expect(give('close-session', { ...closing, sessionId, washed: [{ ...washed[0]!, name: 'soap' }] }, 'member')).toBe(
+      undefined,
+    )
+    give('open-session', opening, 'student')
+    as('p1')
+    expect(give('give-leave', { personId: 'p2', use: 'solvents', pressId: null, note: '' }, 'manager', 'studio')).toBe(
+      undefined,
+    )
+    as('p2')
+    expect(give('close-session', { ...closing, sessionId: station().open!.id, washed }, 'student')).toBeUndefined()
+    expect(table.states.get('station:p1')).toMatchObject({ open: null })
+  })
+
   it('is not for whom the press is not', () => {
     const { give } = room()
     give('describe-press', { ...samples['add-press'], users: 'staff' }, 'manager', 'press:p1')

@@ -2,6 +2,7 @@ import type { CourseState } from '#core/course/state'
 import { pullsFor } from '#core/edition/lock-up'
 import type { Sequelize } from 'sequelize'
 import { countEdition, figures } from '#core/edition/count'
+import { openAsks } from '#core/edition/sign-offs'
 import { layerAtPress, unfinished, waitingFor } from '#core/edition/stack'
 import { isLive, newestPulls, type Pull } from '#core/edition/pull'
 import { setupInForce } from '#core/edition/layer'
@@ -38,7 +39,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 16
+export const summaryVersion = 17
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -144,6 +145,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     stack: stackOf(state),
     reckoning: { method, work, expected, finishing, size, sizeSchool, proofs, start },
     piece,
+    asks: openAsks(state).map(({ what, by, at }) => ({ what, by, at })),
     lastPullAt: last?.at ?? null,
     lastPullBy: last?.by ?? null,
     changedAt: state.changedAt,

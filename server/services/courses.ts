@@ -5,7 +5,14 @@ import type { Role } from '#core/ground/envelope'
 import { inClass } from '#core/run/in-class'
 import { inHand } from '#core/stores/lot/state'
 import type { StudioState } from '#core/stores/studio/state'
-import type { CourseReply, CoursesReply, CourseSummary, LotSummary, PressSummary, RationHeld } from '#shared/replies/replies'
+import type {
+  CourseReply,
+  CoursesReply,
+  CourseSummary,
+  LotSummary,
+  PressSummary,
+  RationHeld,
+} from '#shared/replies/replies'
 import { allSummariesOf, courseSummary, summariesOf } from '../database/summaries'
 import { failure } from './failure'
 import type { Pressroom } from './pressroom'

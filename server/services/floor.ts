@@ -20,6 +20,9 @@ export async function readFloor(room: Pressroom, now: number): Promise<FloorRepl
     .since(now - sinceShown)
     .flatMap((id) => open.find((edition) => edition.id === id && edition.unfinished > 0) ?? [])
   return {
+    asks: open
+      .flatMap(({ id, title, asks }) => asks.map((ask) => ({ ...ask, editionId: id, title })))
+      .sort((a, b) => a.at.localeCompare(b.at)),
     running,
     decisions: open.flatMap(decisionsFor),
     drying: open.flatMap(({ id, title, drying }) => (drying > 0 ? [{ editionId: id, title, sheets: drying }] : [])),

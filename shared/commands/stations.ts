@@ -90,6 +90,7 @@ export class SetCleaner {
   @IsIn(inkFamilies) family!: InkFamily
   @IsString() @MaxLength(80) name!: string
   @OrNull() @IsNumber() @Min(0) @Max(600) minutes!: number | null
+  @IsBoolean() isSolvent!: boolean
 }
 
 export class SetCareRule {

@@ -1,5 +1,6 @@
 import type { CourseState } from '#core/course/state'
 import type { Leave } from '#core/stores/studio/leaves'
+import type { Ask } from '#core/edition/sign-offs'
 import type { InClass } from '#core/run/in-class'
 import type { CareRule } from '#core/care/cards'
 import type { Cleaner } from '#core/care/cleaning'
@@ -151,6 +152,8 @@ export interface EditionSummary {
   signed: number
   numbered: number
   impressions: number
+  /** What somebody at it asks staff for. */
+  asks: Pick<Ask, 'what' | 'by' | 'at'>[]
   balances: boolean
   disputed: number
   layers: number
@@ -261,6 +264,8 @@ export interface FindReply {
 }
 
 export interface FloorReply {
+  /** Who asks for staff, the longest wait first. */
+  asks: (Pick<Ask, 'what' | 'by' | 'at'> & { editionId: string; title: string })[]
   running: EditionSummary[]
   decisions: { editionId: string; title: string; what: string; why: string; stop: string }[]
   /** Sheets between two layers, or finished and not dry. */

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import type { Browser, Page } from '@playwright/test'
 import sharp from 'sharp'
 import { Client } from '../fixtures/client'
@@ -215,6 +216,15 @@ test('work is handed in and commented on, and prints are exchanged by lot', asyn
   await page.getByRole('link', { name: 'Evening class' }).click()
   await page.getByRole('link', { name: 'The assignment' }).click()
   await expect(page.getByText('not looked at yet')).toBeVisible()
+  const sheet = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'All prints on one sheet' }).click()
+  expect((await sheet).suggestedFilename()).toBe('kettle-contact-sheet.pdf')
+  const pages = readFileSync(await (await sheet).path(), 'latin1')
+  expect(pages.match(/\/Type \/Page\b/g)).toHaveLength(1)
+  expect(pages).toContain('/Subtype /Image')
+  const list = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Class list' }).click()
+  expect((await list).suggestedFilename()).toBe('kettle-class-list.pdf')
   await page.getByRole('button', { name: 'Draw', exact: true }).click()
   await expect(page.getByText(/gives to/)).toHaveCount(5)
   await page.getByRole('button', { name: 'Draw again' }).click()

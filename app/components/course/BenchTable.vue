@@ -18,8 +18,8 @@ const props = defineProps<{
 const session = useSession()
 const names = computed(() => listed(props.bench.personIds.map((id) => session.nameOf(id))))
 const step = computed(() => {
-  const { layer, state, handedInAt } = props.bench
-  if (handedInAt) return 'handed in'
+  const { layer, state, handedIn } = props.bench
+  if (handedIn) return 'handed in'
   if (!layer || state === 'planned') return state
   return layer.of > 1 ? `${state}, ${layer.name} (${layer.place} of ${layer.of})` : state
 })

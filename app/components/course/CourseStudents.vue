@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { leaveOf } from '#core/stores/studio/leaves'
+import { leaveOf, type Use } from '#core/stores/studio/leaves'
 import type { CourseReply, CourseSummary } from '#shared/replies/replies'
-import { figured, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
 
 /** Who comes to a class, and who was shown which press. */
 const props = defineProps<{ reply: CourseReply; others: readonly CourseSummary[] }>()
@@ -20,9 +20,14 @@ const free = computed(() =>
 /** Classes that somebody comes to beside this one. */
 const elsewhere = (personId: string) =>
   listed(props.others.filter(({ studentIds }) => studentIds.includes(personId)).map(({ name }) => name))
-const shownTo = (pressId: string) =>
-  course.value.studentIds.filter((personId) => leaveOf(props.reply, { personId, use: 'press', pressId }))
-const notShown = (pressId: string) => course.value.studentIds.filter((id) => !shownTo(pressId).includes(id))
+/** What students are shown: each press, and solvents. */
+const shown = computed(() => [
+  ...props.reply.presses.map(({ id, name }) => ({ use: 'press' as Use, pressId: id as string | null, name })),
+  { use: 'solvents' as Use, pressId: null, name: 'solvents' },
+])
+type Shown = (typeof shown.value)[number]
+const notShown = ({ use, pressId }: Shown) =>
+  course.value.studentIds.filter((personId) => !leaveOf(props.reply, { personId, use, pressId }))
 
 const act = async (type: string, to: string, data: object) => {
   if (await giving(() => session.give(to, type, data))) emit('done')
@@ -31,8 +36,8 @@ async function enrol() {
   await act('enrol-students', stream.value, { personIds: chosen.value })
   if (!fault.value) chosen.value = []
 }
-const show = (pressId: string, personId: string) =>
-  act('give-leave', 'studio', { personId, use: 'press', pressId, note: '' })
+const show = ({ use, pressId }: Shown, personId: string) =>
+  act('give-leave', 'studio', { personId, use, pressId, note: '' })
 </script>
 
 <template>
@@ -57,19 +62,19 @@ const show = (pressId: string, personId: string) =>
       <VBtn type="submit" class="quiet" :loading="busy" :disabled="chosen.length === 0">Put them on the list</VBtn>
     </form>
     <template v-if="course.studentIds.length > 0">
-      <h3 class="shown">Who was shown which press</h3>
-      <p v-for="press in reply.presses" :key="press.id" class="customs">
+      <h3 class="shown">Who was shown what</h3>
+      <p v-for="one in shown" :key="one.name" class="customs">
         <span>
-          {{ press.name }}: {{ figured(shownTo(press.id).length, 'student') }} of {{ course.studentIds.length }}.
-          <template v-if="notShown(press.id).length > 0"
+          {{ one.name }}: {{ course.studentIds.length - notShown(one).length }} of {{ course.studentIds.length }}.
+          <template v-if="notShown(one).length > 0"
             >Not yet:
-            <template v-for="(id, i) in notShown(press.id)" :key="id"
+            <template v-for="(id, i) in notShown(one)" :key="id"
               ><template v-if="i > 0">, </template
               ><button
                 type="button"
                 class="link"
-                :aria-label="`${session.nameOf(id)} was shown ${press.name}`"
-                @click="show(press.id, id)"
+                :aria-label="`${session.nameOf(id)} was shown ${one.name}`"
+                @click="show(one, id)"
               >
                 {{ session.nameOf(id) }}
               </button></template
@@ -77,7 +82,7 @@ const show = (pressId: string, personId: string) =>
           >
         </span>
       </p>
-      <p class="soft">Touch a name once you have shown them the press: it holds from then on, on every edition.</p>
+      <p class="soft">Touch a name once you have shown them: it holds from then on, on every edition.</p>
     </template>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type CareKey, careCards, careKeys, deferring } from '#core/care/cards'
+import type { Cleaner } from '#core/care/cleaning'
 import { type InkFamily, inkFamilies } from '#core/ink/family'
 
 /** The studio's own rules beside the care cards, and what it washes ink off with. */
@@ -8,14 +9,19 @@ const supplies = useSupplies()
 const { fault, giving } = useGiving()
 onMounted(() => void supplies.load().catch(() => {}))
 const rules = ref<Partial<Record<CareKey, string>>>({})
-const cleaners = ref<Partial<Record<InkFamily, { name: string; minutes: number | null }>>>({})
+const cleaners = ref<Partial<Record<InkFamily, Omit<Cleaner, 'family'>>>>({})
+const whoUses = [
+  { value: 'all', title: 'everybody' },
+  { value: 'shown', title: 'students who were shown it' },
+]
+const unknown: Omit<Cleaner, 'family'> = { name: '', minutes: null, isSolvent: false }
 watch(
   () => [supplies.careRules, supplies.cleaners],
   () => {
     for (const key of careKeys) rules.value[key] = supplies.careRules.find((one) => one.key === key)?.rule ?? ''
     for (const family of inkFamilies) {
-      const { name, minutes } = supplies.cleaners.find((one) => one.family === family) ?? { name: '', minutes: null }
-      cleaners.value[family] = { name, minutes }
+      const { name, minutes, isSolvent } = supplies.cleaners.find((one) => one.family === family) ?? unknown
+      cleaners.value[family] = { name, minutes, isSolvent }
     }
   },
   { immediate: true },
@@ -62,6 +68,15 @@ async function keepCleaner(family: InkFamily) {
                   : `${cleaners[family]!.minutes} min by its label`
               "
               :disabled="!session.isStaff"
+              @kept="keepCleaner(family)" />, for
+            <SaidValue
+              :model-value="cleaners[family]!.isSolvent ? 'shown' : 'all'"
+              :label="`Who uses it for ${family}`"
+              kind="choice"
+              :options="whoUses"
+              :words="cleaners[family]!.isSolvent ? 'students who were shown it' : 'everybody'"
+              :disabled="!session.isStaff"
+              @update:model-value="cleaners[family]!.isSolvent = $event === 'shown'"
               @kept="keepCleaner(family)" /></template
         ></span>
       </li>

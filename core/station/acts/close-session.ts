@@ -2,8 +2,11 @@ import type { Finding } from '../../care/findings'
 import { edition } from '../../edition/stream'
 import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
-import { refuse } from '../../ground/refusal'
+import { type Refused, refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
+import { leaveOf } from '../../stores/studio/leaves'
+import type { StudioState } from '../../stores/studio/state'
+import { studio } from '../../stores/studio/stream'
 import { sessionClosed } from '../events/session-closed'
 import { taskRaised } from '../events/task-raised'
 import { taskSolved } from '../events/task-solved'
@@ -26,15 +29,17 @@ interface Leaving {
 
 /** A place is left, and how; by its person, or by staff as it seems. */
 export const closeSession = defineAct(station, 'close-session', anyone, {
-  needs: ({ editionIds }: Leaving) => ({ editions: editionIds.map((id) => edition.of(id)) }),
+  needs: ({ editionIds }: Leaving) => ({ editions: editionIds.map((id) => edition.of(id)), room: studio.of() }),
   events: [sessionClosed, taskRaised, taskSolved],
-  rule: ({ station, editions }, data: Leaving, { personId, role, commandId }) => {
+  rule: ({ station, editions, room }, data: Leaving, { personId, role, commandId }) => {
     const { sessionId, items, washed, stock, note, pictureId, problems } = data
     if (station.open?.id !== sessionId)
       return refuse('session-gone', 'That session is closed already. Look at the station again; what you gave is kept.')
     const isOwn = station.open.by === personId
     if (!isOwn && !isStaff(role))
       return refuse('not-theirs', 'Whose session it is closes it, or staff, as it seems to them.')
+    const solvent = role === 'student' ? solventGate(room, washed, personId) : null
+    if (solvent) return solvent
     if (problems.some(({ what }) => what.trim() === ''))
       return refuse('problem-missing', 'Say what the problem is, so that somebody can mend it.', 'problems')
     return [
@@ -51,3 +56,16 @@ export const closeSession = defineAct(station, 'close-session', anyone, {
     ]
   },
 })
+
+/** What was washed with a solvent by somebody who was not shown how, or null. */
+function solventGate(room: StudioState, washed: readonly Washed[], personId: string): Refused | null {
+  const used = washed.find(({ family, name }) =>
+    room.cleaners.some((cleaner) => cleaner.isSolvent && cleaner.family === family && cleaner.name === name),
+  )
+  if (!used || leaveOf(room, { personId, use: 'solvents', pressId: null })) return null
+  return refuse(
+    'solvent-gate',
+    `${used.name} is a solvent: ask to be shown how it is used here. Until then an instructor washes up with you and closes the session.`,
+    'washed',
+  )
+}

@@ -9,10 +9,10 @@ it('a studio has one cleaner to an ink family, and its own rule beside a care ca
   const give = <T extends CommandType>(type: T, data: CommandData<T>) =>
     table.submit({ type, stream: 'studio', data }).refusal?.code
   const studio = () => table.states.get('studio') as StudioState
-  expect(give('set-cleaner', { family: 'oil', name: '', minutes: null })).toBe('name-missing')
+  expect(give('set-cleaner', { family: 'oil', name: '', minutes: null, isSolvent: false })).toBe('name-missing')
   give('set-cleaner', samples['set-cleaner'])
-  give('set-cleaner', { family: 'oil', name: 'soap', minutes: null })
-  expect(studio().cleaners).toEqual([{ family: 'oil', name: 'soap', minutes: null }])
+  give('set-cleaner', { family: 'oil', name: 'soap', minutes: null, isSolvent: false })
+  expect(studio().cleaners).toEqual([{ family: 'oil', name: 'soap', minutes: null, isSolvent: false }])
   give('set-care-rule', samples['set-care-rule'])
   give('set-care-rule', { key: 'rags', rule: 'The can is emptied at closing.' })
   expect(studio().careRules).toEqual([{ key: 'rags', rule: 'The can is emptied at closing.' }])

@@ -13,7 +13,7 @@ const course = computed(() => reply.value?.course)
 const assignment = computed(() => (course.value ? assignmentOf(course.value, assignmentId) : undefined))
 useHead({ title: () => `${assignment.value?.title ?? 'Assignment'} · Ample Tally` })
 const benches = computed(() => reply.value?.benches.filter((one) => one.assignmentId === assignmentId) ?? [])
-const handedIn = computed(() => benches.value.filter(({ handedInAt }) => handedInAt !== null).length)
+const handedIn = computed(() => benches.value.filter((bench) => bench.handedIn !== null).length)
 const names = (ids: readonly string[]) => listed(ids.map((one) => session.nameOf(one)))
 </script>
 
@@ -39,13 +39,14 @@ const names = (ids: readonly string[]) => listed(ids.map((one) => session.nameOf
           <ul class="lines">
             <li v-for="bench in benches" :key="bench.editionId" class="work">
               <NuxtLink :to="`/editions/${bench.editionId}/class`">{{ names(bench.personIds) }}</NuxtLink>
-              <span v-if="bench.handedInAt"
-                >{{ date(bench.handedInAt)
+              <span v-if="bench.handedIn"
+                >{{ date(bench.handedIn.at)
                 }}{{ bench.comments > 0 ? `, ${figured(bench.comments, 'comment')}` : ', not looked at yet' }}</span
               >
               <span v-else class="soft">not yet: {{ bench.layer?.good ?? bench.good }} of {{ bench.goal }} good</span>
             </li>
           </ul>
+          <ClassPapers :course="course" :assignment="assignment" :benches="benches" />
         </section>
         <PrintExchange
           v-if="benches.length > 1"

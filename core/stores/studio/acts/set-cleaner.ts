@@ -5,8 +5,12 @@ import { refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
 import { studio } from '../stream'
 
-const cleanerSet = defineEvent(studio, 'cleaner-set', (state, data: Cleaner) =>
-  changed(state, { cleaners: [...state.cleaners.filter(({ family }) => family !== data.family), data] }),
+const cleanerSet = defineEvent(
+  studio,
+  'cleaner-set',
+  (state, data: Cleaner) =>
+    changed(state, { cleaners: [...state.cleaners.filter(({ family }) => family !== data.family), data] }),
+  [(data) => ({ ...data, isSolvent: false })],
 )
 
 /** What an ink family is washed off with here, and for how long it works by its label. */
