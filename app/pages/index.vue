@@ -93,7 +93,8 @@ const partOfDay = computed(() => {
             <div class="part-head"><h2 id="waiting">Waiting for a decision</h2></div>
             <ul v-if="floor.asks.length > 0" class="lines decisions">
               <li v-for="one in floor.asks" :key="`${one.editionId} ${one.at}`">
-                <NuxtLink :to="`/editions/${one.editionId}/class`"
+                <NuxtLink
+                  :to="session.isStaff && one.courseId ? `/class/${one.courseId}` : `/editions/${one.editionId}/class`"
                   >{{ session.nameOf(one.by) }} {{ askWords(one.what, { layer: '', press: '' }) }}</NuxtLink
                 >
                 <span class="soft">{{ one.title }}, {{ ago(one.at, now) }}</span>

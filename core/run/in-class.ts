@@ -109,7 +109,7 @@ export function inClass(state: EditionState, record: ShopRecord): InClass {
     asks: openAsks(state),
     hasPaper: signedOff(state, 'paper', null),
     bell:
-      layer && waiting + needed > 0
+      layer && at.made > 0 && waiting + needed > 0
         ? {
             pace: pace ?? (state.plan?.rates.minutesPerPull || noRates.minutesPerPull),
             paceIsGuess: pace === null,

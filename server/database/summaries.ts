@@ -145,7 +145,12 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     stack: stackOf(state),
     reckoning: { method, work, expected, finishing, size, sizeSchool, proofs, start },
     piece,
-    asks: openAsks(state).map(({ what, by, at }) => ({ what, by, at })),
+    asks: openAsks(state).map(({ what, by, at }) => ({
+      what,
+      by,
+      at,
+      courseId: state.assignment?.courseId ?? null,
+    })),
     lastPullAt: last?.at ?? null,
     lastPullBy: last?.by ?? null,
     changedAt: state.changedAt,

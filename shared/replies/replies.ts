@@ -132,6 +132,11 @@ export interface SessionReply {
   studio: Pick<StudioState, keyof StudioSettings>
 }
 
+/** Somebody asks staff, and in which class. */
+export interface AskWaiting extends Pick<Ask, 'what' | 'by' | 'at'> {
+  courseId: string | null
+}
+
 export interface EditionSummary {
   id: string
   title: string
@@ -153,7 +158,7 @@ export interface EditionSummary {
   numbered: number
   impressions: number
   /** What somebody at it asks staff for. */
-  asks: Pick<Ask, 'what' | 'by' | 'at'>[]
+  asks: AskWaiting[]
   balances: boolean
   disputed: number
   layers: number
@@ -265,7 +270,7 @@ export interface FindReply {
 
 export interface FloorReply {
   /** Who asks for staff, the longest wait first. */
-  asks: (Pick<Ask, 'what' | 'by' | 'at'> & { editionId: string; title: string })[]
+  asks: (AskWaiting & { editionId: string; title: string })[]
   running: EditionSummary[]
   decisions: { editionId: string; title: string; what: string; why: string; stop: string }[]
   /** Sheets between two layers, or finished and not dry. */

@@ -55,21 +55,19 @@ const good = computed(() => props.bench.layer?.good ?? props.bench.good)
 
 <template>
   <li class="table" :class="{ asks: bench.asks.length > 0 }">
-    <div class="head">
-      <h3>
-        <NuxtLink :to="`/editions/${bench.editionId}/class`">{{ names }}</NuxtLink>
-      </h3>
-      <TallyDrawing :strokes="smallTally(bench.strokes)" :cell="9" :tall="2" still :label="names" />
-    </div>
+    <h3>
+      <NuxtLink :to="`/editions/${bench.editionId}/class`">{{ names }}</NuxtLink>
+    </h3>
     <p class="figures">
       <span
         ><b>{{ good }}</b> of {{ bench.goal }} good</span
       >
       <span v-if="bench.made > 0">{{ chanceWords(bench.chance, bench.chanceIsRough) }}</span>
-      <span>{{ step }}</span>
-      <span :class="{ long: idle !== null && idle >= 15 && idle < 120 }">{{ since }}</span>
     </p>
+    <TallyDrawing class="strokes" :strokes="smallTally(bench.strokes)" :cell="9" :tall="2" still :label="names" />
     <p class="more">
+      <span>{{ step }}</span>
+      <span :class="{ bad: idle !== null && idle >= 15 && idle < 120 }">{{ since }}</span>
       <span v-if="bench.disputed > 0" class="bad"
         >{{ figured(bench.disputed, 'pull') }} to settle
         <NuxtLink :to="`/editions/${bench.editionId}/pull#disputed`">look</NuxtLink></span
@@ -85,26 +83,23 @@ const good = computed(() => props.bench.layer?.good ?? props.bench.good)
 
 <style scoped>
 .table {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 262px;
+  gap: 0 10px;
   border-top: 1px solid var(--rule);
-  padding: 9px 0 10px;
+  padding: 8px 0 9px;
+  align-content: start;
   min-width: 0;
 }
 .table.asks {
   border-top: 3px solid var(--green);
-  padding-top: 7px;
+  padding-top: 6px;
 }
-.head {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 262px;
-  gap: 0 10px;
-  align-items: start;
-  max-height: 34px;
-}
-.head a {
+h3 a:not(.v-btn) {
   color: var(--ink);
 }
-.more {
-  font-size: 0.84rem;
+.strokes {
+  grid-area: 1 / 2 / span 2;
 }
 .figures,
 .more {
@@ -113,15 +108,24 @@ const good = computed(() => props.bench.layer?.good ?? props.bench.good)
   gap: 0 14px;
 }
 .more {
+  grid-column: 1 / -1;
+  font-size: 0.84rem;
   color: var(--soft);
 }
 .figures b {
   font-family: var(--serif);
   font-size: 1.1rem;
 }
-.bad,
-.long {
+.bad {
   color: var(--doubtful);
   font-weight: 600;
+}
+@media (max-width: 500px) {
+  .table {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .strokes {
+    grid-area: auto;
+  }
 }
 </style>

@@ -2,8 +2,9 @@
 import type { Gate } from '#core/edition/assignment'
 import { layerOf } from '#core/edition/layer'
 import { leaveOf } from '#core/stores/studio/leaves'
-import type { SignOff } from '#core/edition/sign-offs'
+import { openAsks, type SignOff } from '#core/edition/sign-offs'
 import { useAsking } from '~/composables/asking'
+import { askWords } from '~/drawings/class-words'
 import { date, listed } from '~/drawings/words'
 
 /** What the assignment asks for first, what is signed off, and the way to ask. */
@@ -92,7 +93,14 @@ const withdraw = (signOffId: string) =>
       <li v-for="id in usesSolvents" :key="id">
         <strong>{{ session.nameOf(id) }}</strong> was shown how solvents are used here.
       </li>
-      <li v-for="one in mine" :key="one.id">
+      <li v-for="one in session.isStaff ? openAsks(state) : []" :key="one.id">
+        <strong>{{ session.nameOf(one.by) }}</strong>
+        {{
+          askWords(one.what, { layer: layerOf(state, one.layerId ?? '')?.name ?? '', press: pressName(one.pressId) })
+        }}.
+        <NuxtLink :to="`/class/${state.assignment!.courseId}`">Answer it</NuxtLink>
+      </li>
+      <li v-for="one in session.isStaff ? [] : mine" :key="one.id">
         You asked{{ one.words ? `: “${one.words}”` : '' }}; an instructor sees it.
         <button type="button" class="link" @click="takeBack(one)">No longer needed</button>
       </li>
