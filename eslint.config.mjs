@@ -23,6 +23,7 @@ const floors = [
   ['stores'],
   ['edition'],
   ['run', 'station', 'course'],
+  ['charges'],
   ['house'],
 ]
 
