@@ -14,6 +14,7 @@ const { measureMinute } = await import('./bench/minute.mjs')
 const { measureLongRun } = await import('./bench/long-run.mjs')
 const { measureCharts, measureFrames } = await import('./bench/frames.mjs')
 const { measureRecordPdf, measureStudioFile } = await import('./bench/files.mjs')
+const { measureCharges } = await import('./bench/charges.mjs')
 const { measureClass } = await import('./bench/class.mjs')
 const { measureCurating } = await import('./bench/curating.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
@@ -129,6 +130,14 @@ say(
   room.usual < 1000,
 )
 say('  the slowest', ms(room.most), 'under 1 s', room.most < 1000)
+
+const owed = await measureCharges(folder('charges'), fillLedger)
+say(
+  `statements of 100,000 pulls (${owed.lines} lines), slowest of 3`,
+  ms(owed.most),
+  'under 2 s',
+  owed.most < 2000 && owed.lines > 0,
+)
 
 const record = await measureRecordPdf(folder('record'), fillLedger)
 say('record of 250 prints as PDF, from the touch to the file', ms(record), 'under 3 s', record < 3000)

@@ -143,6 +143,11 @@ export const screens: Record<string, ScreenHelp> = {
     keys: sentenceKeys,
     words: [['slot', 'a shelf of a rack, a peg of a line, a place on a shelf']],
   },
+  charges: {
+    says: 'What paper, ink and press time come to over some days, by person, edition or class, line by line as the ledger tells it. Staff see everybody, others themselves.',
+    keys: sentenceKeys,
+    words: [['reckoned', 'pulls by their pace, where nobody opened a session at the press']],
+  },
   class: {
     says: 'The classes of the room: who teaches, and when they meet. A student finds the way to their own edition here.',
     keys: sentenceKeys,

@@ -15,6 +15,7 @@ onMounted(() => void loadPast().catch(() => undefined))
     <div class="page-head">
       <h1>Office</h1>
       <p class="told">{{ session.session?.studio.name }}</p>
+      <VBtn class="quiet right" to="/charges">Who owes what</VBtn>
     </div>
     <section class="part">
       <div class="part-head">

@@ -12,6 +12,7 @@ const jiti = createJiti(import.meta.url, { alias: { '#core': at('../../core'), '
  * @param pulled sheets pulled of each layer
  * @param wanted what the plan says otherwise
  * @param onward what is done with each edition once it is pulled, by `give` and how it stands then
+ * @param before what is done with each edition before anything is pulled
  * @returns ids of the editions
  */
 export async function fillLedger(
@@ -23,6 +24,7 @@ export async function fillLedger(
   pulled = sheets,
   wanted = {},
   onward = () => {},
+  before = () => {},
 ) {
   const { openConnections } = await jiti.import(at('../../server/database/connections.ts'))
   const { migrate } = await jiti.import(at('../../server/database/migrations.ts'))
@@ -35,6 +37,8 @@ export async function fillLedger(
   let position = await lastPosition(db.reader)
   const ids = []
   const lot = { stream: 'lot:bench', name: 'laid', left: 1e9, price: 1, seq: 0, rations: [] }
+  const press = { ...emptyState('press:bench'), name: 'long press', kind: 'roller bed' }
+  const others = (name) => (name.startsWith('lot:') ? lot : name === press.stream ? press : emptyState(name))
   const tables = db.writer.getQueryInterface()
   for (let e = 0; e < editions; e++) {
     const id = v7()
@@ -47,12 +51,7 @@ export async function fillLedger(
       const commandId = v7()
       const now = new Date(Date.UTC(2026, 0, 1) + e * 3600_000 + rows.length * 1000).toISOString()
       const command = { type, stream, data, expectedSeq: state.seq }
-      const states = new Map(
-        streamsFor(command).map((name) => [
-          name,
-          name === stream ? state : name.startsWith('lot:') ? lot : emptyState(name),
-        ]),
-      )
+      const states = new Map(streamsFor(command).map((name) => [name, name === stream ? state : others(name)]))
       const decision = decide(states, command, { personId: 'bench', role: 'manager', commandId, occurredAt: now })
       if (decision.refusal) throw new Error(decision.refusal.message)
       for (const proposed of decision.events.filter((event) => event.stream === stream)) {
@@ -76,6 +75,7 @@ export async function fillLedger(
     give('start-edition', { title: `Edition ${e}`, plan: { ...plan, ...wanted } })
     for (let layer = 1; layer < layers; layer++) give('add-layer', { name: '', blocks: [] })
     give('tear', torn('bench', sheets))
+    before(give, state)
     const lost = new Set()
     for (const { id: layerId } of state.layers) {
       for (let sheet = 1; sheet <= pulled; sheet++) {

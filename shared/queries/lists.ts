@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { type LossBy, roomLossesBy } from '#core/watch/losses'
-import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
+import { IsIn, IsInt, IsISO8601, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator'
 
 export const editionStates = ['planned', 'proving', 'pulling', 'numbering', 'signing', 'closed'] as const
 
@@ -24,6 +24,13 @@ export class UsesQuery {
 export class LossesQuery {
   @IsIn(roomLossesBy) by!: LossBy
   /** Where the reader is, for the time of day. */
+  @IsOptional() @IsString() @MaxLength(60) timeZone?: string
+}
+
+/** A span of time, its end left out, as ISO instants; and where the reader is, for the days. */
+export class ChargesQuery {
+  @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) from!: string
+  @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) until!: string
   @IsOptional() @IsString() @MaxLength(60) timeZone?: string
 }
 

@@ -1,3 +1,4 @@
+import type { ChargeLine } from '#core/charges/line'
 import type { CourseState } from '#core/course/state'
 import type { Leave } from '#core/stores/studio/leaves'
 import type { Ask } from '#core/edition/sign-offs'
@@ -392,4 +393,11 @@ export interface CourseReply {
   /** What its students were shown. */
   leaves: Leave[]
   presses: { id: string; name: string }[]
+}
+
+/** What was used in a span of time and what it comes to, the earliest first. */
+export interface ChargesReply {
+  lines: ChargeLine[]
+  /** Titles of the editions they name, by stream. */
+  titles: Record<string, string>
 }

@@ -87,6 +87,10 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'GET climate/index': { whom: 'people' },
   'POST climate/index': { whom: 'people' },
   'POST climate/reading': { whom: 'people' },
+  'GET charges': {
+    path: 'charges?from=2026-01-01T00:00:00.000Z&until=2027-01-01T00:00:00.000Z',
+    whom: 'people',
+  },
   'GET courses/index': { whom: 'people' },
   'GET courses/[id]': { whom: 'staff' },
   'GET stations/index': { whom: 'people' },

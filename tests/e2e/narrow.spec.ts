@@ -10,6 +10,7 @@ const rooms = [
   '/presses',
   '/racks',
   '/class',
+  '/charges',
   '/losses',
   '/finder',
   '/office',

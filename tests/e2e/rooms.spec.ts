@@ -40,6 +40,7 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
     '/presses',
     '/racks',
     '/class',
+    '/charges',
     '/losses',
     '/finder',
     '/office',

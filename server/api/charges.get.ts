@@ -1,0 +1,12 @@
+import { isStaff } from '#core/ground/who'
+import { ChargesQuery } from '#shared/queries/lists'
+import { readCharges } from '../services/charges'
+import { queryChecked } from '../services/request'
+import { asking } from '../services/session'
+
+/** Who owes what for a span of time: everybody's to staff, to others their own. */
+export default defineEventHandler(async (event) => {
+  const { room, person } = await asking(event)
+  const { from, until, timeZone } = queryChecked(event, ChargesQuery)
+  return await readCharges(room, { from, until }, timeZone ?? '', isStaff(person.role) ? null : person.id)
+})
