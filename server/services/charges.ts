@@ -177,11 +177,7 @@ async function readSessions({ db }: Pressroom): Promise<ReadSession[]> {
 }
 
 /** Pulls of the span at a press where no session was open, voided ones left out. */
-async function loosePulls(
-  { db }: Pressroom,
-  span: Span,
-  sessions: readonly ReadSession[],
-): Promise<LoosePull[]> {
+async function loosePulls({ db }: Pressroom, span: Span, sessions: readonly ReadSession[]): Promise<LoosePull[]> {
   const setups = await rows<{ stream: string; seq: number; layer: string; press: string }>(
     db.long,
     `SELECT stream, seq, json_extract(data, '$.layerId') AS layer, json_extract(data, '$.setup.pressId') AS press
