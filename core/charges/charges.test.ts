@@ -177,7 +177,7 @@ describe('press time', () => {
     layerName: 'l',
     pulls,
   })
-  const time = { by: 'ada', from: '2026-11-02T10:00:00Z', left, printed: [] }
+  const time = { by: 'ada', from: '2026-11-02T10:00:00Z', left, printed: [], lastPull: null }
 
   it('is the session, at the rate it began with, parted over its editions by their pulls', () => {
     expect(sessionCharges(press, time)).toMatchObject([
@@ -188,6 +188,9 @@ describe('press time', () => {
       ['a', 533],
       ['b', 267],
     ])
+    // Left open over night and closed by the next one: nobody stood there until then.
+    const leftOpen = { ...time, left: { at: '2026-11-03T09:00:00Z', position: 9 }, lastPull: '2026-11-02T10:30:00Z' }
+    expect(sessionCharges(press, leftOpen)).toMatchObject([{ cents: 300, isReckoned: true }])
     expect(sessionCharges({ ...press, hourAt: () => null }, time)).toMatchObject([{ cents: 0, isUnpriced: true }])
     expect(sessionCharges(press, { ...time, from: '2026-11-02T12:00:00Z' })).toMatchObject([{ cents: 0 }])
   })

@@ -16,6 +16,11 @@ export interface TimeAtPress {
   from: string
   left: When
   printed: readonly Printed[]
+  /**
+   * When its last pull was, where somebody else closed it: it was left open, and nobody stood there until then. Null where
+   * its own person closed it.
+   */
+  lastPull: string | null
 }
 
 const hoursWords = (minutes: number) => `${(minutes / 60).toFixed(2)} h`
@@ -26,9 +31,9 @@ const hoursWords = (minutes: number) => `${(minutes / 60).toFixed(2)} h`
  */
 export function sessionCharges(
   { name, hourAt }: ChargingPress,
-  { by, from, left, printed }: TimeAtPress,
+  { by, from, left, printed, lastPull }: TimeAtPress,
 ): ChargeLine[] {
-  const minutes = Math.max(0, (Date.parse(left.at) - Date.parse(from)) / 60_000)
+  const minutes = Math.max(0, (Date.parse(lastPull ?? left.at) - Date.parse(from)) / 60_000)
   const hour = hourAt(from)
   const cents = wholeCents(((hour ?? 0) * minutes) / 60)
   const editions = new Map<string, { title: string; pulls: number }>()
@@ -41,10 +46,10 @@ export function sessionCharges(
     kind: 'press',
     what,
     cents: share,
-    isReckoned: false,
+    isReckoned: lastPull !== null,
     isUnpriced: hour === null,
   })
-  const whole = `${hoursWords(minutes)} at ${name}`
+  const whole = `${hoursWords(minutes)} at ${name}${lastPull === null ? '' : ', to its last pull'}`
   if (editions.size < 2) return [line([...editions.keys()][0] ?? null, cents, whole)]
   const parts = partedCents(
     cents,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { inHand, putAside } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
+import { figured } from '~/drawings/words'
 
 /** Good paper put aside for people, given out when a proof has passed, and brought back. */
 const props = defineProps<{ lot: LotSummary }>()
@@ -9,6 +10,9 @@ const session = useSession()
 const { busy, fault, giving } = useGiving()
 const form = ref({ personId: null as string | null, sheets: '' })
 const moving = ref<Record<string, string>>({})
+/** What is still put aside or in somebody’s hands; the rest was torn or came back. */
+const open = computed(() => props.lot.rations.filter((ration) => ration.sheets > ration.released || inHand(ration) > 0))
+const done = computed(() => props.lot.rations.length - open.value.length)
 const whole = (text: string | undefined) => ((text ?? '').trim() === '' ? Number.NaN : Number(text))
 
 async function put() {
@@ -39,8 +43,12 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
 
 <template>
   <div>
-    <p class="soft">{{ lot.left }} on the shelf, {{ putAside(lot) }} of them put aside.</p>
-    <table v-if="lot.rations.length > 0" v-columns class="ruled">
+    <p class="soft">
+      {{ lot.left }} on the shelf, {{ putAside(lot) }} of them put aside.<template v-if="done > 0">
+        Given out before and torn or brought back since: {{ figured(done, 'time') }}.</template
+      >
+    </p>
+    <table v-if="open.length > 0" v-columns class="ruled">
       <thead>
         <tr>
           <th>For</th>
@@ -52,7 +60,7 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
         </tr>
       </thead>
       <tbody>
-        <tr v-for="ration in lot.rations" :key="ration.id">
+        <tr v-for="ration in open" :key="ration.id">
           <td>{{ session.nameOf(ration.personId) }}</td>
           <td class="number">{{ ration.sheets - ration.released }}</td>
           <td class="number">{{ inHand(ration) }}</td>

@@ -22,8 +22,11 @@ const assignment = computed(() => state.value.assignment)
         ><template v-if="assignment.due">, {{ dueIn(assignment.due) }}</template
         >.
       </p>
-      <GatesOfEdition />
-      <HandingIn />
+      <template v-if="edition.isTheirs">
+        <GatesOfEdition />
+        <HandingIn />
+      </template>
+      <p v-else class="soft">What was asked, signed off and handed in is for those who print it, and staff.</p>
     </template>
   </div>
 </template>
