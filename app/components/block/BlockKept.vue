@@ -8,14 +8,16 @@ const supplies = useSupplies()
 const { fault, giving } = useGiving()
 onMounted(() => void supplies.load().catch(() => {}))
 const book = computed(() => supplies.blocks.find(({ id }) => id === props.blockId))
-const where = ref('')
+/** The stores are asked for again and again; what is typed meanwhile stays. */
+const form = useFollowing(
+  () => ({ where: book.value?.kept?.where ?? '' }),
+  () => props.blockId,
+)
 const scored = ref('')
-watch(book, (now) => (where.value = now?.kept?.where ?? ''), { immediate: true })
 const mayKeep = computed(() => session.isStaff || session.person?.role === 'member')
 
 async function keep() {
-  if (await giving(() => session.give(`block:${props.blockId}`, 'keep-block', { where: where.value })))
-    await supplies.load()
+  if (await giving(() => session.give(`block:${props.blockId}`, 'keep-block', { ...form.value }))) await supplies.load()
 }
 async function cancel() {
   const { seq } = book.value!
@@ -30,7 +32,7 @@ async function cancel() {
     <p v-else>
       Kept
       <SaidValue
-        v-model="where"
+        v-model="form.where"
         :label="`Where ${name} is kept`"
         kind="text"
         :longest="120"

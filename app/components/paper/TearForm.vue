@@ -10,6 +10,7 @@ const props = defineProps<{ lot: LotSummary | undefined; piece: PiecePlan; plan:
 const emit = defineEmits<{ torn: [] }>()
 const edition = useEdition()
 const session = useSession()
+const supplies = useSupplies()
 const units = useUnits()
 const { busy, fault, field, giving } = useGiving()
 const form = ref({
@@ -37,6 +38,9 @@ function fill() {
 }
 
 async function tear() {
+  // Pressed before the stores have come: the lot is chosen all the same.
+  if (!supplies.isLoaded && !(await giving(() => supplies.load()))) return
+  await nextTick()
   if (!props.lot) return void (fault.value = 'Choose the paper first, or add it to the store.')
   const lotSheets = whole(form.value.lotSheets)
   const count = whole(form.value.count)
