@@ -63,10 +63,3 @@ export function gateObjection(
   const refused = press || (pull.sheetIds.length > 0 ? paperGate(edition, asker) : null)
   return refused && { rule: refused.refusal.code, message: refused.refusal.message }
 }
-
-/** What is over a number of practice pulls that is allowed, in words, or null. */
-export function practiceOver({ assignment }: Assigned, practised: number): string | null {
-  const allowed = assignment?.practice ?? null
-  if (allowed === null || practised <= allowed) return null
-  return `${practised} practice pulls, ${allowed} are meant to do`
-}
