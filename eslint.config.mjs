@@ -22,7 +22,8 @@ const floors = [
   ['finder', 'care'],
   ['stores'],
   ['edition'],
-  ['run', 'station', 'course'],
+  ['run', 'station', 'course', 'account'],
+  ['calendar'],
   ['charges'],
   ['house'],
 ]

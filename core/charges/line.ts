@@ -1,6 +1,7 @@
 import type { When } from '../ground/envelope'
 
-export type ChargeKind = 'paper' | 'ink' | 'press'
+export type ChargeKind = 'paper' | 'ink' | 'press' | 'other' | 'correction'
+export const chargeKinds: readonly ChargeKind[] = ['paper', 'ink', 'press', 'other', 'correction']
 
 /** One thing that somebody used, and what it comes to. */
 export interface ChargeLine extends When {

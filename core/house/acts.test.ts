@@ -12,9 +12,14 @@ const stores = readdirSync(folder('stores'), { withFileTypes: true }).filter((en
 
 describe('the list of acts', () => {
   it('holds every file of the folders of acts, under its own name', () => {
-    const files = ['edition', 'station', 'course', ...stores.map(({ name }) => `stores/${name}`)].flatMap((place) =>
-      readdirSync(folder(`${place}/acts`)).map((file) => file.replace(/\.ts$/, '')),
-    )
+    const files = [
+      'edition',
+      'station',
+      'course',
+      'calendar',
+      'account',
+      ...stores.map(({ name }) => `stores/${name}`),
+    ].flatMap((place) => readdirSync(folder(`${place}/acts`)).map((file) => file.replace(/\.ts$/, '')))
     expect([...actOf.keys()].sort()).toEqual(files.sort())
   })
 
@@ -52,6 +57,8 @@ describe.each(acts.map((act) => act.type))('who may %s', (type) => {
     blockIds: [],
     editionIds: [],
     editions: [],
+    bookings: [],
+    moves: [],
   }
   const decided = (role: Role, named: { artistId: string | null; printerIds: string[] }) => {
     const edition = { ...emptyEdition('edition:1'), plan, ...named }

@@ -1,3 +1,14 @@
+import { book } from '../calendar/acts/book'
+import { bringClosures } from '../calendar/acts/bring-closures'
+import { cancelBookings } from '../calendar/acts/cancel-bookings'
+import { closeRoom } from '../calendar/acts/close-room'
+import { moveBookings } from '../calendar/acts/move-bookings'
+import { setHours } from '../calendar/acts/set-hours'
+import { withdrawClosure } from '../calendar/acts/withdraw-closure'
+import { reopenStatement } from '../account/acts/reopen-statement'
+import { setRoomUse } from '../account/acts/set-room-use'
+import { settleStatement } from '../account/acts/settle-statement'
+import { typeCharge } from '../account/acts/type-charge'
 import { addLayer } from '../edition/acts/add-layer'
 import { adjust } from '../edition/acts/adjust'
 import { answerAsk } from '../edition/acts/answer-ask'
@@ -290,8 +301,23 @@ const courseActs = [
   drawPrints,
 ] as const
 
+/** Everything a person can do with the room's time, and with what people owe. */
+const roomActs = [
+  book,
+  moveBookings,
+  cancelBookings,
+  setHours,
+  closeRoom,
+  withdrawClosure,
+  bringClosures,
+  typeCharge,
+  settleStatement,
+  reopenStatement,
+  setRoomUse,
+] as const
+
 /** Everything a person can do. */
-export const acts = [...editionActs, ...storeActs, ...courseActs] as const
+export const acts = [...editionActs, ...storeActs, ...courseActs, ...roomActs] as const
 
 /** Events that no act causes any more, but that ledgers hold. */
 const past = [] as const

@@ -25,6 +25,7 @@ const versions = [
   'version-9',
   'version-10',
   'version-11',
+  'version-12',
 ]
 const events = versions.flatMap(eventsOf)
 

@@ -1,3 +1,7 @@
+import type { AccountState } from '../account/state'
+import { account } from '../account/stream'
+import type { CalendarState } from '../calendar/state'
+import { calendar } from '../calendar/stream'
 import type { CourseState } from '../course/state'
 import { course } from '../course/stream'
 import { edition } from '../edition/stream'
@@ -39,8 +43,10 @@ export type StreamState =
   | StationState
   | StudioState
   | CourseState
+  | CalendarState
+  | AccountState
 
-const all = [edition, block, lot, batch, tub, press, rack, climate, station, studio, course] as const
+const all = [edition, block, lot, batch, tub, press, rack, climate, station, studio, course, calendar, account] as const
 
 export type StreamKind = (typeof all)[number]['kind']
 

@@ -1,3 +1,4 @@
+import type { AccountState } from '#core/account/state'
 import type { CourseState } from '#core/course/state'
 import { pullsFor } from '#core/edition/lock-up'
 import type { Sequelize } from 'sequelize'
@@ -25,6 +26,7 @@ import { goodAt, type Stack, stackOf } from '#core/run/outlook'
 import { tallied } from '#core/edition/tally'
 import { pace, pacePulls } from '#core/run/pace'
 import type {
+  AccountSummary,
   BatchSummary,
   BlockSummary,
   CourseSummary,
@@ -39,7 +41,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 17
+export const summaryVersion = 18
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -192,6 +194,11 @@ export function courseSummary(state: CourseState): CourseSummary {
   return { id: streamId(stream), ...course }
 }
 
+function accountSummary(state: AccountState): AccountSummary {
+  const { stream, ...account } = state
+  return { id: streamId(stream), ...account }
+}
+
 export function stationSummary(state: StationState): StationSummary {
   const { stream, ...station } = state
   return { id: streamId(stream), ...station }
@@ -252,6 +259,8 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
     case 'station':
       // A press has its own line.
       return row((state as StationState).name, '', stationSummary(state as StationState))
+    case 'account':
+      return row('', '', accountSummary(state as AccountState))
     case 'course':
       return row((state as CourseState).name, '', courseSummary(state as CourseState), [(state as CourseState).term])
     default:

@@ -83,7 +83,7 @@ function everyEvent(): LedgerEvent[] {
       .map((line) => JSON.parse(line) as LedgerEvent)
       .map((event) => ({
         ...event,
-        stream: event.stream === 'studio' ? 'studio' : `${event.stream}-${name.replace('.jsonl', '')}`,
+        stream: !event.stream.includes(':') ? event.stream : `${event.stream}-${name.replace('.jsonl', '')}`,
       })),
   )
   const first = { ...told[0]!, stream: 'studio', type: 'person-added', version: 1 }
@@ -109,6 +109,8 @@ const roundTrips: Record<StreamKind, string> = {
   station: 'station:s1-version-7',
   studio: 'studio',
   course: 'course:c1-version-11',
+  calendar: 'calendar',
+  account: 'account:p2-version-12',
 }
 
 async function roomOfEveryEvent(): Promise<Pressroom> {

@@ -1,4 +1,6 @@
 import type { CommandData, CommandType } from '#core/house/acts'
+import { ReopenStatement, SetRoomUse, SettleStatement, TypeCharge } from './accounts'
+import { Book, BringClosures, CancelBookings, CloseRoom, MoveBookings, SetHours, WithdrawClosure } from './calendar'
 import {
   AmendSize,
   CloseEdition,
@@ -278,6 +280,17 @@ const requests = requestsFor({
   'set-assignment': SetAssignment,
   'start-assignment': StartAssignment,
   'draw-prints': DrawPrints,
+  book: Book,
+  'move-bookings': MoveBookings,
+  'cancel-bookings': CancelBookings,
+  'set-hours': SetHours,
+  'close-room': CloseRoom,
+  'withdraw-closure': WithdrawClosure,
+  'bring-closures': BringClosures,
+  'type-charge': TypeCharge,
+  'settle-statement': SettleStatement,
+  'reopen-statement': ReopenStatement,
+  'set-room-use': SetRoomUse,
 })
 
 /** What each command of a browser must look like, by type. */

@@ -1,4 +1,5 @@
 import type { ChargeLine } from '#core/charges/line'
+import type { AccountState } from '#core/account/state'
 import type { CourseState } from '#core/course/state'
 import type { Leave } from '#core/stores/studio/leaves'
 import type { Ask } from '#core/edition/sign-offs'
@@ -225,6 +226,8 @@ export interface UsesReply {
 }
 
 export type StationSummary = Omit<StationState, 'stream'> & { id: string }
+
+export type AccountSummary = Omit<AccountState, 'stream'> & { id: string }
 
 /** One station of the room: what was used in the session that is open, and its sessions before, newest first. */
 export interface StationReply {

@@ -1,0 +1,19 @@
+import { defineAct } from '../../ground/act'
+import { refuse } from '../../ground/refusal'
+import { anyone, isStaff } from '../../ground/who'
+import { closureFault } from '../closure-fault'
+import { closureSaid } from '../events/closure-said'
+import type { ClosureSaid } from '../state'
+import { calendar } from '../stream'
+
+/** The room is closed for some days, as staff say; or somebody is away, as they say themselves. Bookings in it stay, and are told. */
+export const closeRoom = defineAct(calendar, 'close-room', anyone, {
+  events: [closureSaid],
+  rule: ({ calendar }, data: ClosureSaid, { role, personId, commandId }) => {
+    if (!isStaff(role) && data.personId !== personId)
+      return refuse('not-theirs', 'Staff close the room; others say when they are away themselves.', 'personId')
+    return (
+      closureFault(data, calendar.timeZone) ?? [closureSaid.on(calendar, { ...data, closureId: commandId, source: '' })]
+    )
+  },
+})

@@ -1,0 +1,22 @@
+import { defineEvent } from '../../ground/act'
+import { doerOf, whenOf } from '../../ground/envelope'
+import { changed } from '../../ground/fold'
+import { keptAt } from '../kept'
+import type { ClosureSaid } from '../state'
+import { calendar } from '../stream'
+
+/** The room is closed, or somebody away, for some days. */
+export const closureSaid = defineEvent(
+  calendar,
+  'closure-said',
+  (state, { closureId, ...said }: ClosureSaid & { closureId: string; source: string }, event) => {
+    const { closures, bookings } = keptAt(state, event)
+    return changed(state, {
+      bookings,
+      closures: [
+        ...closures.filter(({ id }) => id !== closureId),
+        { id: closureId, ...said, ...whenOf(event), ...doerOf(event) },
+      ],
+    })
+  },
+)
