@@ -24,6 +24,7 @@ const floors = [
   ['edition'],
   ['run', 'station', 'course', 'account'],
   ['calendar'],
+  ['schedule'],
   ['charges'],
   ['house'],
 ]

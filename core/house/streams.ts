@@ -53,6 +53,9 @@ export type StreamKind = (typeof all)[number]['kind']
 /** The kinds of stream there are. */
 export const streamKinds: readonly string[] = all.map((stream) => stream.kind)
 
+/** Kinds of which the room has one stream, named by the kind alone. */
+export const singleStreams: readonly string[] = [studio.kind, calendar.kind]
+
 const streams: ReadonlyMap<string, AnyStream> = new Map(all.map((stream: AnyStream) => [stream.kind, stream]))
 
 /** A command as the ledger takes it: one main stream, and whatever else its act needs to see. */

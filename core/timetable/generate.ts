@@ -3,7 +3,8 @@ import type { Calendar, Placed, Task, Timetable } from './task'
 
 /**
  * Serial schedule generation (MODELS M17): tasks in the order given, each at the first moment at which what it needs is free and
- * what comes before it is over. A task stands in the order behind those before it, or is placed once they are.
+ * what comes before it is over. A task stands in the order behind those before it, or is placed once they are. What is booked
+ * stands where it is booked, and nothing else is placed there.
  * @param order ids of all tasks
  */
 export function generate(tasks: readonly Task[], order: readonly string[], calendar: Calendar): Timetable {
@@ -11,7 +12,8 @@ export function generate(tasks: readonly Task[], order: readonly string[], calen
   const free = new Map<string, Span[]>()
   const placed = new Map<string, Placed>()
   const lost = new Set<string>()
-  let waiting = order.map((id) => byId.get(id)!)
+  for (const task of tasks) if (task.at !== null) placed.set(task.id, booked(task, task.at, free, calendar))
+  let waiting = order.map((id) => byId.get(id)!).filter(({ at }) => at === null)
   while (waiting.length > 0) {
     const next = waiting.find((task) => task.after.every(({ taskId }) => placed.has(taskId) || lost.has(taskId)))
     // A circle can never be done: all that is left is told.
@@ -27,14 +29,25 @@ export function generate(tasks: readonly Task[], order: readonly string[], calen
   }
 }
 
+/** What is taken of a resource so far, fixed bookings first. */
+function takenOf(resource: string, free: Map<string, Span[]>, calendar: Calendar): Span[] {
+  const known = free.get(resource)
+  if (known) return known
+  const taken = [...(calendar.taken.get(resource) ?? [])]
+  free.set(resource, taken)
+  return taken
+}
+
+function booked(task: Task, from: number, free: Map<string, Span[]>, calendar: Calendar): Placed {
+  const span = { from, to: from + task.minutes }
+  for (const resource of task.resources) takenOf(resource, free, calendar).push(span)
+  return { taskId: task.id, ...span }
+}
+
 /** Hours in which all that a task needs is free. */
 function freeFor(task: Task, free: Map<string, Span[]>, calendar: Calendar): Span[] {
   let hours = calendar.open as Span[]
-  for (const resource of task.resources) {
-    const taken = free.get(resource) ?? [...(calendar.taken.get(resource) ?? [])]
-    free.set(resource, taken)
-    hours = without(hours, taken)
-  }
+  for (const resource of task.resources) hours = without(hours, takenOf(resource, free, calendar))
   return hours
 }
 
@@ -46,7 +59,7 @@ function place(
 ): Span | null {
   const earliest = task.after.reduce(
     (moment, { taskId, lag }) => Math.max(moment, placed.get(taskId)!.to + lag),
-    calendar.now,
+    Math.max(calendar.now, task.notBefore ?? calendar.now),
   )
   const from = firstFit(freeFor(task, free, calendar), task.minutes, earliest)
   if (from === null) return null

@@ -18,6 +18,10 @@ export interface Task {
   after: readonly Before[]
   /** When it is to be over, or null. */
   due: number | null
+  /** It cannot begin before, or null: what is drying already. */
+  notBefore: number | null
+  /** It is booked and begins then, whatever comes before it; null for what is free to be placed. */
+  at: number | null
 }
 
 /** When the room, and each thing in it, can be used: already without closures and fixed bookings. */

@@ -62,6 +62,8 @@ const small = (mostTasks: number) =>
         resources: next() % 4 === 0 ? [] : next() % 5 === 0 ? ['long', 'small'] : [next() % 2 ? 'long' : 'small'],
         after: i > 0 && next() % 2 ? [{ taskId: `t${next() % i}`, lag: next() % 3 }] : [],
         due: next() % 2 ? 3 + (next() % 9) : null,
+        notBefore: next() % 6 === 0 ? next() % 5 : null,
+        at: null,
       }))
       const calendar: Calendar = { now: 0, open, taken: new Map(booked ? [['long', [{ from: 3, to: 5 }]]] : []) }
       return { tasks, calendar }
@@ -75,7 +77,8 @@ function faults(tasks: readonly Task[], { now, open, taken }: Calendar, { placed
   for (const task of tasks) {
     const one = byId.get(task.id)
     if (!one) continue
-    if (one.from < now || one.to - one.from !== task.minutes) found.push(`${task.id} is too short or too early`)
+    if (one.from < Math.max(now, task.notBefore ?? now) || one.to - one.from !== task.minutes)
+      found.push(`${task.id} is too short or too early`)
     if (!open.some(({ from, to }) => from <= one.from && one.to <= to)) found.push(`${task.id} while the room is shut`)
     for (const { taskId, lag } of task.after) {
       const before = byId.get(taskId)
@@ -150,6 +153,8 @@ describe('a timetable', () => {
       resources: [],
       after: [],
       due: null,
+      notBefore: null,
+      at: null,
       ...more,
     })
     const calendar: Calendar = { now: 0, open: [{ from: 0, to: 10 }], taken: new Map() }
@@ -164,6 +169,26 @@ describe('a timetable', () => {
   })
 })
 
+const free = { notBefore: null, at: null }
+
+describe('what is booked', () => {
+  const base = { editionId: 'e', minutes: 3, due: null, after: [], ...free }
+
+  it('stands where it is booked, and the rest goes round it and after it', () => {
+    const tasks: Task[] = [
+      { ...base, id: 'pull', resources: ['long'] },
+      { ...base, id: 'booked', resources: ['long'], at: 2 },
+      { ...base, id: 'sign', resources: [], after: [{ taskId: 'booked', lag: 1 }] },
+    ]
+    const plan = bestPlan(tasks, { now: 0, open: [{ from: 0, to: 20 }], taken: new Map() })
+    expect(plan.placed).toEqual([
+      { taskId: 'booked', from: 2, to: 5 },
+      { taskId: 'pull', from: 5, to: 8 },
+      { taskId: 'sign', from: 6, to: 9 },
+    ])
+  })
+})
+
 describe('the latest start', () => {
   it('is reckoned from the due day back, through lags and shut hours', () => {
     const calendar: Calendar = {
@@ -175,9 +200,9 @@ describe('the latest start', () => {
       taken: new Map([['long', [{ from: 20, to: 24 }]]]),
     }
     const tasks: Task[] = [
-      { id: 'pull', editionId: 'e', minutes: 4, resources: ['long'], after: [], due: null },
-      { id: 'sign', editionId: 'e', minutes: 3, resources: [], after: [{ taskId: 'pull', lag: 12 }], due: 28 },
-      { id: 'sweep', editionId: 'e', minutes: 3, resources: [], after: [], due: null },
+      { id: 'pull', editionId: 'e', minutes: 4, resources: ['long'], after: [], due: null, ...free },
+      { id: 'sign', editionId: 'e', minutes: 3, resources: [], after: [{ taskId: 'pull', lag: 12 }], due: 28, ...free },
+      { id: 'sweep', editionId: 'e', minutes: 3, resources: [], after: [], due: null, ...free },
     ]
     // Signing may begin at 25; the layer dries for 12: pulled by 13, so by the end of the first hours, at 10.
     expect([...latestStarts(tasks, calendar)]).toEqual([

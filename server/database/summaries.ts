@@ -329,7 +329,7 @@ export async function rebuildSummaries(
 }
 
 function staleStreams(what: string): string {
-  return `SELECT ${what} FROM (SELECT stream FROM events WHERE seq = 1 AND stream <> 'studio') AS e
+  return `SELECT ${what} FROM (SELECT stream FROM events WHERE seq = 1 AND instr(stream, ':') > 0) AS e
     LEFT JOIN summaries AS s ON s.stream = e.stream WHERE (s.version IS NULL OR s.version < $1)`
 }
 

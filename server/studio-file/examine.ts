@@ -17,7 +17,7 @@ async function foldAll({ writer, long }: Connections, problems: Problems): Promi
   for (let after = ''; ;) {
     const found = await rows<{ stream: string }>(
       long,
-      `SELECT DISTINCT stream FROM events WHERE stream > $1 AND stream <> 'studio' ORDER BY stream LIMIT ${page}`,
+      `SELECT DISTINCT stream FROM events WHERE stream > $1 AND instr(stream, ':') > 0 ORDER BY stream LIMIT ${page}`,
       [after],
     )
     const lines: SummaryRow[] = []

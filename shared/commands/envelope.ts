@@ -1,10 +1,10 @@
 import { IsInt, IsISO8601, IsObject, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator'
-import { streamKinds } from '#core/house/streams'
+import { singleStreams, streamKinds } from '#core/house/streams'
 
 const commandIdPattern = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
 
-const others = streamKinds.filter((kind) => kind !== 'studio')
-const streamPattern = new RegExp(`^(studio|(${others.join('|')}):[0-9A-Za-z-]{1,64})$`)
+const others = streamKinds.filter((kind) => !singleStreams.includes(kind))
+const streamPattern = new RegExp(`^(${singleStreams.join('|')}|(${others.join('|')}):[0-9A-Za-z-]{1,64})$`)
 
 /** How a command travels from a browser to the ledger. */
 export class CommandRequest {
@@ -34,7 +34,7 @@ export class CommandRequest {
   @Length(1, 40)
   type!: string
 
-  @Matches(streamPattern, { message: `stream must name the studio or ${others.join(', ')} by id` })
+  @Matches(streamPattern, { message: `stream must name the ${singleStreams.join(' or the ')} or ${others.join(', ')} by id` })
   stream!: string
 
   @IsOptional()

@@ -1,6 +1,7 @@
 import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { actOf } from '#core/house/acts'
+import { singleStreams } from '#core/house/streams'
 import { Client } from '../fixtures/client'
 import { samples } from '../fixtures/requests'
 import { Server } from '../fixtures/server'
@@ -17,7 +18,7 @@ afterAll(() => server.stop())
 /** A stream of the kind an act is done to, of which nothing is known. */
 const fresh = (type: string) => {
   const { kind } = actOf.get(type)!.stream
-  return kind === 'studio' ? kind : `${kind}:${v7()}`
+  return singleStreams.includes(kind) ? kind : `${kind}:${v7()}`
 }
 
 describe.each(Object.entries(samples))('%s over the wire', (type, sample) => {
