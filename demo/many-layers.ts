@@ -10,7 +10,7 @@ const day = 24 * 60 * 60_000
 const hour = 60 * 60_000
 
 /** A four-layer reduction whose third layer is nearly through: the point of no return. */
-export async function netLoftStairs(desk: Desk, by: string, stores: Stores, racks: DemoRacks): Promise<void> {
+export async function netLoftStairs(desk: Desk, by: string, stores: Stores, racks: DemoRacks): Promise<EditionInHand> {
   const edition = await new EditionInHand(desk, by, desk.now - 16 * day).start(
     {
       title: 'Net Loft Stairs',
@@ -98,10 +98,11 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores, rack
   )
   const wet = third.slice(0, 23).filter((_, i) => i !== 8 && i !== 17)
   await edition.rack(racks.long, 2, wet)
+  return edition
 }
 
 /** Two blocks and a blended roll, still being proved. */
-export async function ferryClock(desk: Desk, by: string, stores: Stores): Promise<void> {
+export async function ferryClock(desk: Desk, by: string, stores: Stores): Promise<EditionInHand> {
   const edition = await new EditionInHand(desk, by, desk.now - 26 * hour).start(
     { title: 'Ferry Clock', plan: plan('Oona Vell', 18, { method: 'blended roll', layersPlanned: 2, start: 26 }) },
     'sky, blended',
@@ -150,6 +151,7 @@ export async function ferryClock(desk: Desk, by: string, stores: Stores): Promis
     },
     ['hidden'],
   )
+  return edition
 }
 
 /** A large print from three blocks, by hand, that loses more than it can afford. */
@@ -189,7 +191,7 @@ export async function weighbridge(desk: Desk, by: string, stores: Stores): Promi
 }
 
 /** Two layers planned for cream paper, the first transparent: everything is thought out and no sheet torn yet. */
-export async function slackWater(desk: Desk, by: string, stores: Stores): Promise<void> {
+export async function slackWater(desk: Desk, by: string, stores: Stores): Promise<EditionInHand> {
   const edition = await new EditionInHand(desk, by, desk.now - 30 * hour).start(
     {
       title: 'Slack Water',
@@ -227,4 +229,5 @@ export async function slackWater(desk: Desk, by: string, stores: Stores): Promis
       wishes: [{ layers: [...edition.layers], keep: 'layer', colour: null, layerId: edition.layers[1]! }],
     },
   })
+  return edition
 }

@@ -5,7 +5,7 @@ import { arrive } from './stations'
 import { type Stores, underLever } from './stores'
 
 /** A single layer in black, half way through its pulls, at the platen now. */
-export async function harbourScales(desk: Desk, by: string, stores: Stores): Promise<void> {
+export async function harbourScales(desk: Desk, by: string, stores: Stores): Promise<EditionInHand> {
   const edition = await new EditionInHand(desk, by, desk.now - 100 * 60_000).start(
     { title: 'Harbour Scales', plan: plan('Merle Tarn', 30, { start: 38, proofs: { AP: 3, PP: 0, HC: 0 } }) },
     'black',
@@ -49,4 +49,5 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
   await arrive(edition, stores.platen)
   await edition.prove(0, 2, 2, 2)
   await edition.run(0, upTo(1, 20), { 14: 'd pale', 15: '+', 18: 'r salt' }, 3.4)
+  return edition
 }

@@ -3,6 +3,7 @@ import { studioDefaults } from '#core/stores/studio/state'
 import type { Desk } from './desk'
 import { bakeryDoor, tideTable, tinRoofs } from './finished'
 import { ferryClock, netLoftStairs, slackWater, weighbridge } from './many-layers'
+import { keepCalendar } from './calendar'
 import { eveningClass } from './class'
 import { harbourScales } from './one-layer'
 import { hangRacks } from './racks'
@@ -77,11 +78,12 @@ export async function fillPressroom(desk: Desk): Promise<void> {
   await tinRoofs(desk, merle, stores)
   await weighbridge(desk, instructor, stores)
   await buoyLights(desk, oona, stores)
-  await ferryClock(desk, oona, stores)
+  const ferry = await ferryClock(desk, oona, stores)
   await eveningClass(desk, instructor, students, stores)
-  await slackWater(desk, oona, stores)
-  await netLoftStairs(desk, manager, stores, racks)
-  await harbourScales(desk, merle, stores)
+  const slack = await slackWater(desk, oona, stores)
+  const loft = await netLoftStairs(desk, manager, stores, racks)
+  const scales = await harbourScales(desk, merle, stores)
+  await keepCalendar(desk, { manager, oona, merle }, stores, { slack, ferry, loft, scales })
   const ration = await desk.give(
     instructor,
     `lot:${stores.laid.id}`,

@@ -1,12 +1,14 @@
-import { onMounted, onUnmounted, ref, shallowRef } from 'vue'
+import { type MaybeRefOrGetter, onMounted, onUnmounted, ref, shallowRef, toValue, watch } from 'vue'
 import { useLive } from '~/stores/live'
 import { api, wordsOf } from './api'
 
 /** Many events come together: a list is asked for once when they have. ms. */
 const settles = 300
 
-/** What a room shows, asked for anew whenever anything of the ledger changes. `null`: nothing heard yet. */
-export function useLiveReply<Reply>(path: string) {
+/**
+ * What a room shows, asked for anew whenever anything of the ledger changes, or the path does. `null`: nothing heard yet.
+ */
+export function useLiveReply<Reply>(path: MaybeRefOrGetter<string>) {
   const live = useLive()
   const reply = shallowRef<Reply | null>(null)
   const trouble = ref('')
@@ -15,7 +17,7 @@ export function useLiveReply<Reply>(path: string) {
 
   async function ask(): Promise<void> {
     try {
-      reply.value = await api<Reply>(path)
+      reply.value = await api<Reply>(toValue(path))
       now.value = Date.now()
       trouble.value = ''
     } catch (error) {
@@ -51,6 +53,10 @@ export function useLiveReply<Reply>(path: string) {
         void load()
       }, settles)
     },
+    () => void load(),
+  )
+  watch(
+    () => toValue(path),
     () => void load(),
   )
   onMounted(async () => {

@@ -39,6 +39,22 @@ export const screens: Record<string, ScreenHelp> = {
   editions: {
     says: 'Every edition of the room, the one that changed last on top. Start one here, or open one to go on.',
   },
+  day: {
+    says: 'Who has which press or place when, as strips of paper along the day. Book an hour, move a strip, and see how the day’s runs would change over least.',
+    keys: [
+      ['← →', 'on a strip: a quarter of an hour earlier or later; with Shift its end'],
+      ['↑ ↓', 'on a strip: another place'],
+      ['Enter', 'keep it where it lies'],
+      ['Delete', 'give the booking back'],
+    ],
+  },
+  'day-ahead': {
+    says: 'What is still to be done for every edition, placed into the hours of the room, its presses and its people. What does not fit is told, with what would mend it.',
+    words: [
+      ['slack', 'how long something may be put off before its edition is late'],
+      ['chain', 'what holds an edition up, one thing after another'],
+    ],
+  },
   'editions-new': {
     says: 'Say the edition in a sentence, then start it. Everything can still be changed until the first print is signed.',
     keys: sentenceKeys,

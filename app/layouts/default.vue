@@ -3,8 +3,9 @@ const session = useSession()
 const outbox = useOutbox()
 const route = useRoute()
 const rooms = [
-  { to: '/', name: 'Floor', tall: 3 },
-  { to: '/editions', name: 'Editions', tall: 2.4 },
+  { to: '/', name: 'Floor', tall: 2.4 },
+  { to: '/day', name: 'Day sheet', tall: 1.8 },
+  { to: '/editions', name: 'Editions', tall: 1.8 },
   { to: '/paper', name: 'Paper table', tall: 1.8 },
   { to: '/ink', name: 'Ink slab', tall: 1.8 },
   { to: '/presses', name: 'Presses', tall: 1.8 },

@@ -62,16 +62,18 @@ function packingBetween(from: RunAtPress, to: RunAtPress): number {
   return moved * guessed.card
 }
 
+/** A gap so many times as long as guessed is a pause, as between pulls (MODELS M11). */
+const pauseTimes = 3
 /** The guess weighs as much as so many change-overs that came as guessed. */
 const guessCount = 3
 
 /**
  * What the guess is multiplied by in this room: the mean of logarithms of found over guessed, the guess counting as three
- * that came as expected. What was guessed to take nothing teaches nothing.
+ * that came as expected. What was guessed to take nothing teaches nothing, nor does a pause.
  * @param past minutes guessed and found of past change-overs at the press
  */
 export function learntFactor(past: readonly { guess: number; found: number }[]): { factor: number; count: number } {
-  const telling = past.filter(({ guess, found }) => guess > 0 && found > 0)
+  const telling = past.filter(({ guess, found }) => guess > 0 && found > 0 && found <= pauseTimes * guess)
   const logs = telling.reduce((sum, { guess, found }) => sum + Math.log(found / guess), 0)
   return { factor: Math.exp(logs / (telling.length + guessCount)), count: telling.length }
 }

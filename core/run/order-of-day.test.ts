@@ -36,7 +36,7 @@ describe('changing over', () => {
     expect(learntFactor([])).toEqual({ factor: 1, count: 0 })
     const twice = Array.from({ length: 3 }, () => ({ guess: 10, found: 20 }))
     expect(learntFactor(twice).factor).toBeCloseTo(Math.SQRT2)
-    expect(learntFactor([...twice, { guess: 0, found: 9 }]).count).toBe(3)
+    expect(learntFactor([...twice, { guess: 0, found: 9 }, { guess: 8, found: 120 }]).count).toBe(3)
   })
 })
 
@@ -91,12 +91,12 @@ describe('the order of the day', () => {
   it('keeps what is booked to its hour, waits for what dries and for the press', () => {
     fc.assert(
       fc.property(someDay, (asked) => {
-        for (const { id, from, to } of orderOfDay(asked)?.runs ?? []) {
+        for (const { id, from, to, change } of orderOfDay(asked)?.runs ?? []) {
           const own = asked.runs.find((one) => one.id === id)!
-          expect(to - from).toBe(own.minutes)
-          expect(from).toBeGreaterThanOrEqual(own.notBefore ?? 0)
+          expect(to - from).toBe(own.minutes + change)
+          expect(from + change).toBeGreaterThanOrEqual(own.notBefore ?? 0)
           if (own.at !== null) expect(from).toBe(own.at)
-          else expect(asked.free.some((span) => span.from <= from && to <= span.to)).toBe(true)
+          expect(asked.free.some((span) => span.from <= from && to <= span.to)).toBe(true)
         }
       }),
       { numRuns: 200 },

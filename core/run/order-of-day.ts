@@ -3,10 +3,11 @@ import { firstFit, type Span } from '../timetable/spans'
 /** One of today's runs at a press. */
 export interface DayRun {
   id: string
+  /** Of the run itself, what has to be changed over before it left out. */
   minutes: number
   /** Its stack is not dry before, minutes since one moment; null when nothing dries. */
   notBefore: number | null
-  /** Kept to this hour; null for one that may change places. */
+  /** Kept to this hour, changing over included; null for one that may change places. */
   at: number | null
 }
 
@@ -20,9 +21,9 @@ export interface DayAsked {
   between: (before: number, next: number) => number
 }
 
-/** Runs in an order, each with its beginning. */
+/** Runs in an order, each from its changing over to its end. */
 export interface DayOrder {
-  runs: { id: string; from: number; to: number }[]
+  runs: { id: string; from: number; to: number; change: number }[]
   /** Minutes of changing over, all told. */
   changes: number
   /** When the last is over. */
@@ -78,9 +79,12 @@ export function inGivenOrder(asked: DayAsked): DayOrder | null {
 function onTo({ runs, free, between }: DayAsked, way: Way, next: number): Way | null {
   const { minutes, notBefore, at } = runs[next]!
   const change = between(way.last, next)
-  const ready = Math.max(way.end + change, notBefore ?? way.end)
-  const from = at === null ? firstFit(free, minutes, ready) : ready <= at ? at : null
-  return from === null ? null : { end: from + minutes, changes: way.changes + change, last: next, before: way, from }
+  const long = change + minutes
+  // The press is changed over while the stack still dries.
+  const ready = Math.max(way.end, (notBefore ?? 0) - change)
+  const from = firstFit(free, long, at ?? ready)
+  if (from === null || from < ready || (at !== null && from !== at)) return null
+  return { end: from + long, changes: way.changes + change, last: next, before: way, from }
 }
 
 const isFirst = (a: Way, b: Way): boolean => a.end < b.end || (a.end === b.end && a.changes <= b.changes)
@@ -96,6 +100,11 @@ function keep(ways: Map<number, Way[]>, done: number, way: Way): void {
 function told({ runs }: DayAsked, way: Way): DayOrder {
   const order: DayOrder['runs'] = []
   for (let at: Way | null = way; at && at.last >= 0; at = at.before)
-    order.unshift({ id: runs[at.last]!.id, from: at.from, to: at.end })
+    order.unshift({
+      id: runs[at.last]!.id,
+      from: at.from,
+      to: at.end,
+      change: at.changes - (at.before?.changes ?? 0),
+    })
   return { runs: order, changes: way.changes, end: way.end }
 }

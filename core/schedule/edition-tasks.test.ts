@@ -176,6 +176,8 @@ describe('the critical chain in words', () => {
       layerId: 'l',
       bookingId: null,
       isGuessed: false,
+      sheets: 0,
+      dries: 0,
       due: null,
       notBefore: null,
       at: null,

@@ -48,6 +48,9 @@ export function layerWords(number: number, of: number): string {
   return `${word[0]!.toUpperCase()}${word.slice(1)} layer`
 }
 
+/** Nobody plans by the minute: up to the next quarter of an hour. */
+export const quarters = (minutes: number): number => Math.ceil(minutes / 15) * 15
+
 /** What a layer is called by while it is planned and not added. */
 export const plannedLayer = (number: number): string => `layer ${number}`
 
@@ -107,6 +110,8 @@ class EditionTasks {
       at: null,
       layerId: null,
       bookingId: null,
+      sheets: 0,
+      dries: 0,
       isGuessed: true,
       ...more,
     }
@@ -201,6 +206,7 @@ class EditionTasks {
           at,
           bookingId,
           layerId: layer?.id ?? plannedLayer(i + 1),
+          sheets: Math.round((sheets * held) / pulls),
           resources: pressId === undefined ? this.person : [pressResource(pressId), ...this.person],
           isGuessed: shown === null,
         },
@@ -222,11 +228,15 @@ class EditionTasks {
     const layer = state.layers[i]
     const drying = this.dryingOf(layer, i)
     const isLast = layer ? isLastLayer(state, layer.id) : i + 1 >= (state.plan?.layersPlanned ?? 1)
-    const lag = Math.round((isLast ? drying.moments.stack : drying.moments.overprint).to * 60)
-    if (isPulled) return this.wait(lag, true)
+    const lag = quarters((isLast ? drying.moments.stack : drying.moments.overprint).to * 60)
+    if (isPulled) {
+      for (const task of this.tasks)
+        if (task.sheets > 0 && task.layerId === (layer?.id ?? plannedLayer(i + 1))) task.dries = lag
+      return this.wait(lag, true)
+    }
     const last = layer && newestPulls(state, 1, (pull) => pull.layerId === layer.id && isLive(pull))[0]
     if (!last || tallied(state, 'is drying') === 0) return
-    this.notBefore = Math.max(this.notBefore ?? 0, minuteOf(last.at) + lag)
+    this.notBefore = Math.max(this.notBefore ?? 0, quarters(minuteOf(last.at) + lag))
   }
 
   private dryingOf(layer: Layer | undefined, i: number): Drying {
@@ -258,15 +268,22 @@ class EditionTasks {
     const { alive, signed } = figures(state)
     const prints = state.made === 0 ? wanted : Math.min(alive, Math.ceil(wanted / 0.97))
     const printed = { after: this.after, notBefore: this.notBefore }
-    for (const { key, what, minutes, isGuessed, afterKeys, wait } of finishingTasks(state, prints, this.most)) {
+    const batches: Wait[] = []
+    for (const { key, what, minutes, isGuessed, afterKeys, wait, waitAfter } of finishingTasks(
+      state,
+      prints,
+      this.most,
+    )) {
       const earlier = afterKeys.map((one) => ({ taskId: `${this.id} ${one}`, lag: wait, dries: wait > 0 }))
       // Every batch waits for its own last colour; before the first of them for the press.
-      this.add(key, 'finish', what, minutes, { isGuessed, ...(earlier.length > 0 ? { after: earlier } : printed) })
-      this.after = printed.after
+      const { id } = this.add(key, 'finish', what, minutes, {
+        isGuessed,
+        ...(earlier.length > 0 ? { after: earlier } : printed),
+      })
+      batches.push({ taskId: id, lag: waitAfter, dries: waitAfter > 0 })
     }
-    const finishing = this.tasks.filter(({ kind }) => kind === 'finish')
-    if (finishing.length > 0)
-      this.after = [...this.after, ...finishing.map(({ id }) => ({ taskId: id, lag: 0, dries: false }))]
+    this.after = [...printed.after, ...batches]
+    if (batches.length === 0) this.notBefore = printed.notBefore
     const curated = tallied(state, 'curated good')
     if (curated < Math.min(prints, wanted))
       this.parted('curate', 'curate', `Curate ${prints} prints`, guesses.curate * prints)

@@ -14,6 +14,8 @@ export interface FinishingTask {
   afterKeys: string[]
   /** Minutes by the clock after those. */
   wait: number
+  /** Minutes by the clock before anything else is done with these prints. */
+  waitAfter: number
 }
 
 /**
@@ -45,13 +47,17 @@ export function finishingTasks(state: EditionState, prints: number, most: number
         isGuessed,
         afterKeys: before ? [before.key] : [],
         wait: before?.wait ?? 0,
+        waitAfter: waitAfter(key),
       })
-      const wait = key === 'flatten' ? waits.flatten : key.startsWith('colour') ? waits.colour : 0
-      before = { key: own, wait }
+      before = { key: own, wait: waitAfter(key) }
     }
   }
   return tasks
 }
+
+/** Colour dries, and what is flattened lies under weights. */
+const waitAfter = (key: string): number =>
+  key === 'flatten' ? waits.flatten : key.startsWith('colour') ? waits.colour : 0
 
 /** How many of so many go into the n-th of some batches, as even as can be. */
 const share = (all: number, batches: number, n: number): number =>

@@ -3,15 +3,16 @@ import { awaySpans, openSpans } from '../calendar/hours'
 import type { CalendarState } from '../calendar/state'
 import type { Span } from '../timetable/spans'
 import type { Calendar } from '../timetable/task'
+import { quarters } from './edition-tasks'
 import { type EditionTask, personOf, personResource, pressOf, pressResource } from './task'
 
 /** So far ahead a timetable looks, minutes: half a year. */
 export const lookedAhead = 26 * 7 * 24 * 60
 
-/** The longest time the room is open in one go within the next fortnight, minutes; a whole day where it never shuts. */
+/** The longest time the room is open in one go within the next fortnight, minutes; a whole day where it never shuts, and an hour where it is shut. */
 export function longestOpen(room: CalendarState, now: number): number {
   const spans = openSpans(room, { from: now, to: now + 14 * 24 * 60 })
-  return Math.min(24 * 60, Math.max(0, ...spans.map(({ from, to }) => to - from)))
+  return Math.min(24 * 60, Math.max(60, ...spans.map(({ from, to }) => to - from)))
 }
 
 /**
@@ -32,5 +33,5 @@ export function roomCalendar(room: CalendarState, tasks: readonly EditionTask[],
         ...others.filter((one) => one.personId === personId).map(spanOf),
       ])
   }
-  return { now, open: openSpans(room, { from: now, to: now + lookedAhead }), taken }
+  return { now: quarters(now), open: openSpans(room, { from: now, to: now + lookedAhead }), taken }
 }

@@ -31,6 +31,7 @@ describe('the file', () => {
       { name: '0002-sign-ins' },
       { name: '0003-heads' },
       { name: '0004-finds' },
+      { name: '0005-calendar-addresses' },
     ])
   })
 

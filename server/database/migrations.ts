@@ -6,6 +6,7 @@ import * as ledger from './migrations/0001-ledger'
 import * as signIns from './migrations/0002-sign-ins'
 import * as heads from './migrations/0003-heads'
 import * as finds from './migrations/0004-finds'
+import * as calendarAddresses from './migrations/0005-calendar-addresses'
 
 /** One step of the file's shape, by name. */
 export interface Migration {
@@ -19,6 +20,7 @@ const migrations: readonly Migration[] = [
   { name: '0002-sign-ins', ...signIns },
   { name: '0003-heads', ...heads },
   { name: '0004-finds', ...finds },
+  { name: '0005-calendar-addresses', ...calendarAddresses },
 ]
 
 const storage = (db: Sequelize) => ({

@@ -16,6 +16,7 @@ export type SecurityKind =
   | 'secret set anew'
   | 'in another’s name'
   | 'backup made'
+  | 'calendar address made'
   | 'studio file written'
   | 'studio file brought in'
 

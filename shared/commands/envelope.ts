@@ -34,7 +34,9 @@ export class CommandRequest {
   @Length(1, 40)
   type!: string
 
-  @Matches(streamPattern, { message: `stream must name the ${singleStreams.join(' or the ')} or ${others.join(', ')} by id` })
+  @Matches(streamPattern, {
+    message: `stream must name the ${singleStreams.join(' or the ')} or ${others.join(', ')} by id`,
+  })
   stream!: string
 
   @IsOptional()

@@ -34,6 +34,12 @@ export class ChargesQuery {
   @IsOptional() @IsString() @MaxLength(60) timeZone?: string
 }
 
+/** The day that is looked at, its end left out, as ISO instants. */
+export class CalendarQuery {
+  @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) from!: string
+  @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) until!: string
+}
+
 export class LiveQuery {
   @IsOptional() @Type(() => Number) @IsInt() @Min(0) after?: number
 }

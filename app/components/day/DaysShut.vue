@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import type { CalendarState, Closure } from '#core/calendar/state'
+import { spanOf } from '#core/calendar/free'
+import { spanOfClosure } from '#core/calendar/hours'
+import { closuresIn } from '~/drawings/calendar-in'
+import { figured } from '~/drawings/words'
+
+/** Days on which the room is shut, or somebody away; and closures from a calendar file. */
+const props = defineProps<{ calendar: CalendarState }>()
+const emit = defineEmits<{ done: [] }>()
+const session = useSession()
+const { busy, fault, giving } = useGiving()
+const bringing = useGiving()
+const clock = useRoomClock(() => props.calendar)
+const today = clock.dayOf(new Date().toISOString())
+const blank = () => ({
+  who: session.isStaff ? '' : (session.person?.id ?? ''),
+  from: today as string | null,
+  last: today as string | null,
+  why: '',
+})
+const form = ref(blank())
+const draft = useDraft('days shut', form)
+const who = computed(() => [
+  ...(session.isStaff ? [{ value: '', title: 'the room' }] : []),
+  ...session.people
+    .filter(({ active, id }) => active && (session.isStaff || id === session.person?.id))
+    .map(({ id, name }) => ({ value: id, title: name })),
+])
+const whoWords = (personId: string | null) => (personId ? session.nameOf(personId) : 'the room')
+const dayWords = (day: string | null) =>
+  day
+    ? new Date(`${day}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' })
+    : 'some day'
+const toCome = computed(() =>
+  [...props.calendar.closures]
+    .filter(({ until }) => until.slice(0, 10) >= today)
+    .sort((a, b) => a.from.localeCompare(b.from)),
+)
+/** Whole days are said without the hours. */
+const closureWords = ({ from, until }: Closure) => {
+  const isWhole = from.endsWith('T00:00') && until.endsWith('T00:00')
+  if (!isWhole)
+    return `${dayWords(from.slice(0, 10))}, ${from.slice(11)} to ${dayWords(until.slice(0, 10))}, ${until.slice(11)}`
+  const last = clock.later(until.slice(0, 10), -1)
+  return from.slice(0, 10) === last ? dayWords(last) : `${dayWords(from.slice(0, 10))} to ${dayWords(last)}`
+}
+const inIt = (closure: Closure) => {
+  const span = spanOfClosure(closure, props.calendar.timeZone)
+  if (!span) return 0
+  return props.calendar.bookings.filter(
+    (one) =>
+      (closure.personId === null || closure.personId === one.personId) &&
+      spanOf(one).from < span.to &&
+      spanOf(one).to > span.from,
+  ).length
+}
+const mayOpen = ({ personId }: Closure) => session.isStaff || personId === session.person?.id
+
+async function close() {
+  const { who: personId, from, last, why } = form.value
+  if (!from || !last) return
+  const data = { from: `${from}T00:00`, until: `${clock.later(last, 1)}T00:00`, personId: personId || null, why }
+  if (!(await giving(() => session.give('calendar', 'close-room', data)))) return
+  draft.done()
+  form.value = blank()
+  emit('done')
+}
+async function open(closureId: string) {
+  if (await giving(() => session.give('calendar', 'withdraw-closure', { closureId }))) emit('done')
+}
+
+const brought = ref('')
+async function bring(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  brought.value = ''
+  await bringing.giving(async () => {
+    const { closures, left } = await closuresIn(await file.text(), props.calendar.timeZone)
+    await session.give('calendar', 'bring-closures', { source: file.name.slice(0, 120), closures })
+    brought.value = `${figured(closures.length, 'closure')} from ${file.name}${left > 0 ? `; ${figured(left, 'line')} said no time and stayed out` : ''}.`
+    emit('done')
+  })
+  input.value = ''
+}
+</script>
+
+<template>
+  <div>
+    <ul v-if="toCome.length > 0" class="lines shut">
+      <li v-for="closure in toCome" :key="closure.id">
+        <span
+          ><strong>{{ closureWords(closure) }}</strong
+          >: {{ closure.personId ? `${session.nameOf(closure.personId)} is away` : 'the room is shut'
+          }}{{ closure.why ? `, ${closure.why}` : ''
+          }}<span v-if="inIt(closure) > 0" class="warn">
+            · {{ figured(inIt(closure), 'booking lies', 'bookings lie') }} in it</span
+          ></span
+        >
+        <button v-if="mayOpen(closure)" type="button" class="link" @click="open(closure.id)">
+          {{ closure.personId ? 'There after all' : 'Open after all' }}
+        </button>
+      </li>
+    </ul>
+    <p v-else class="soft">No day is shut, and nobody is away.</p>
+    <form class="say" @submit.prevent="close">
+      <p class="sentence">
+        <SaidValue v-model="form.who" label="Who or what" kind="choice" :options="who" :words="whoWords(form.who)" /> is
+        {{ form.who ? 'away' : 'shut' }} from
+        <SaidValue v-model="form.from" label="First day shut" kind="date" :words="dayWords(form.from)" /> until
+        <SaidValue v-model="form.last" label="Last day shut" kind="date" :words="dayWords(form.last)" />,
+        <SaidValue
+          v-model="form.why"
+          label="Why it is shut"
+          kind="text"
+          :longest="120"
+          :words="form.why || 'no reason given'"
+        />.
+      </p>
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <div class="buttons">
+        <VBtn type="submit" class="quiet" :loading="busy">{{ form.who ? 'Say so' : 'Shut it' }}</VBtn>
+        <label v-if="session.isStaff" class="file"
+          >Closures from a calendar file (.ics)
+          <input type="file" accept=".ics,text/calendar" aria-label="Calendar file with closures" @change="bring"
+        /></label>
+      </div>
+    </form>
+    <p v-if="bringing.fault.value" class="trouble" role="alert">{{ bringing.fault.value }}</p>
+    <p v-if="brought" role="status">{{ brought }}</p>
+  </div>
+</template>
+
+<style scoped>
+.shut li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  justify-content: space-between;
+}
+.say {
+  margin-top: 14px;
+}
+.warn {
+  color: var(--doubtful);
+  font-weight: 600;
+}
+.file {
+  font-size: 0.9rem;
+}
+</style>

@@ -1,0 +1,55 @@
+import type { ClosureSaid } from '#core/calendar/state'
+import { localOf } from '#core/calendar/local-time'
+
+/** More times than these no holiday comes back within what is looked ahead. */
+const mostTimes = 60
+const lookedAhead = 2 * 365 * 24 * 3600_000
+
+/**
+ * What a calendar file (iCalendar, RFC 5545) closes from today on: every event of it, whole days as such, those that come
+ * back each by itself for two years.
+ * @throws Error when it is no calendar, in words that say so
+ */
+export async function closuresIn(text: string, zone: string): Promise<{ closures: ClosureSaid[]; left: number }> {
+  const { default: ical } = await import('ical.js')
+  let events
+  try {
+    const calendar = new ical.Component(ical.parse(text) as unknown[])
+    for (const one of calendar.getAllSubcomponents('vtimezone')) ical.TimezoneService.register(one)
+    events = calendar.getAllSubcomponents('vevent').map((one) => new ical.Event(one))
+  } catch {
+    throw new Error('That is no calendar file. One ends in .ics; export it from the calendar that has the holidays.')
+  }
+  const since = Date.now() - 24 * 3600_000
+  const closures: ClosureSaid[] = []
+  let left = 0
+  /** Whole days have no zone; a moment is told by the room's clock. */
+  const told = (time: InstanceType<typeof ical.Time>): string =>
+    time.isDate
+      ? `${time.toString().slice(0, 10)}T00:00`
+      : localOf(Math.round(time.toJSDate().getTime() / 60_000), zone)
+  const add = (from: InstanceType<typeof ical.Time>, until: InstanceType<typeof ical.Time>, why: string) => {
+    if (until.toJSDate().getTime() >= since)
+      closures.push({ from: told(from), until: told(until), personId: null, why: why.slice(0, 200) })
+  }
+  for (const event of events) {
+    const why = event.summary ?? ''
+    if (!event.startDate || !event.endDate) {
+      left++
+      continue
+    }
+    if (!event.isRecurring()) {
+      add(event.startDate, event.endDate, why)
+      continue
+    }
+    const times = event.iterator()
+    for (let i = 0; i < mostTimes * 20; i++) {
+      const time = times.next()
+      if (!time || time.toJSDate().getTime() > Date.now() + lookedAhead) break
+      const { startDate, endDate } = event.getOccurrenceDetails(time)
+      add(startDate, endDate, why)
+      if (closures.length >= mostTimes) break
+    }
+  }
+  return { closures, left }
+}

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { momentWords } from '#core/calendar/local-time'
+import type { EditionStanding } from '#core/schedule/standing'
+import { counted, figured } from '~/drawings/words'
+
+/** The timetable: what is still to be done for every edition, placed ahead into the hours of the room. */
+useHead({ title: 'Timetable · Ample Tally' })
+const {
+  reply,
+  trouble,
+  now,
+  load,
+  calendar,
+  tasks,
+  editions,
+  racks,
+  isImproving,
+  round,
+  stop,
+  mend,
+  mended,
+  isMending,
+} = useTimetable()
+const session = useSession()
+const router = useRouter()
+const route = useRoute()
+const zone = computed(() => reply.value?.calendar.timeZone ?? 'UTC')
+const chosenId = computed(() => String(route.query.edition ?? ''))
+const mineOnly = ref('Everybody’s')
+const whose = [
+  { value: 'Everybody’s', title: 'Everybody’s' },
+  { value: 'My own', title: 'My own' },
+]
+const isMine = ({ editionId }: EditionStanding) =>
+  reply.value!.editions.find(({ id }) => id === editionId)?.personIds.includes(session.person?.id ?? '') ?? false
+const shown = computed(() => (editions.value ?? []).filter((one) => mineOnly.value === 'Everybody’s' || isMine(one)))
+const chosen = computed(() => shown.value.find(({ editionId }) => editionId === chosenId.value) ?? null)
+const titleOf = (id: string) => reply.value?.editions.find((one) => one.id === id)?.title ?? 'an edition'
+const dayOf = (minute: number) => momentWords(minute, zone.value).replace(/,.*/, '')
+const late = computed(() => (editions.value ?? []).filter(({ late, end }) => late > 0 || end === null))
+const lateWords = (minutes: number) =>
+  minutes < 1440
+    ? `${Math.max(1, Math.round(minutes / 60))} h late`
+    : `${figured(Math.ceil(minutes / 1440), 'day')} late`
+function toldOf({ end, due, late: by }: EditionStanding): string {
+  if (end === null) return 'does not fit'
+  if (due === null) return `over ${dayOf(end)}`
+  return by > 0 ? `${lateWords(by)}, over ${dayOf(end)}` : `in time, over ${dayOf(end)}`
+}
+const tooFew = computed(() => {
+  const slots = reply.value?.slots ?? 0
+  return racks.value && slots > 0 && racks.value.sheets > slots ? racks.value : null
+})
+const choose = (editionId: string) =>
+  router.replace({ query: editionId === chosenId.value ? {} : { edition: editionId } })
+</script>
+
+<template>
+  <div>
+    <div class="page-head">
+      <h1>Timetable</h1>
+      <p v-if="editions" class="told">
+        {{
+          late.length === 0
+            ? 'everything that is due is in time'
+            : `${late.map(({ editionId }) => titleOf(editionId)).join(', ')} ${late.length === 1 ? 'is' : 'are'} not in time`
+        }}
+      </p>
+      <VBtn class="quiet right no-print" to="/day">Day sheet</VBtn>
+    </div>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <template v-if="reply">
+      <p class="sentence">
+        <SaidValue v-model="mineOnly" label="Whose editions" kind="choice" :options="whose" :words="mineOnly" />
+        editions: {{ counted(shown.length, 'edition') }} with
+        {{
+          figured(
+            shown.reduce((sum, one) => sum + one.tasks.length, 0),
+            'thing',
+          )
+        }}
+        to be done.
+      </p>
+      <p v-if="editions === null && tasks.length > 0" class="soft" role="status">Placed into the hours of the room …</p>
+      <p v-if="tasks.length === 0" class="soft">
+        Nothing is to be done: <NuxtLink to="/editions/new">start an edition</NuxtLink> and give it its day.
+      </p>
+      <WeeksDrawing
+        v-if="shown.length > 0 && calendar"
+        :editions="shown"
+        :title-of="titleOf"
+        :told-of="toldOf"
+        :now="Math.floor(now / 60_000)"
+        :open="calendar.open"
+        :zone="zone"
+        :chosen="chosenId"
+        @choose="choose"
+      />
+      <p v-if="tooFew" class="warn">
+        On {{ dayOf(tooFew.at) }} {{ figured(tooFew.sheets, 'sheet') }} dry at once; the racks hold {{ reply.slots }}.
+      </p>
+      <p v-if="isImproving && editions" class="soft improving" role="status">
+        Looking for a better order, {{ figured(round, 'better one') }} found so far.
+        <button type="button" class="link" @click="stop">Stop here</button>
+      </p>
+      <EditionAhead
+        v-if="chosen"
+        :key="chosen.editionId"
+        :standing="chosen"
+        :tasks="tasks"
+        :reply="reply"
+        :mended="mended?.editionId === chosen.editionId ? mended.mends : null"
+        :is-mending="isMending"
+        @mend="mend(chosen.editionId)"
+        @done="load"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.warn {
+  color: var(--doubtful);
+  font-weight: 600;
+  margin-top: 8px;
+}
+.improving {
+  margin-top: 8px;
+}
+</style>

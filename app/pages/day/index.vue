@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { instantOf, minuteOf } from '#core/calendar/local-time'
+import type { Booking, CalendarState } from '#core/calendar/state'
+import type { CalendarReply } from '#shared/replies/calendar'
+import { meetingWords } from '~/drawings/class-words'
+import { figured } from '~/drawings/words'
+
+/** The day sheet: who has which press or place when, moved by hand, and how the day could be ordered better. */
+const route = useRoute()
+const router = useRouter()
+const session = useSession()
+const { giving, fault } = useGiving()
+const calendar = shallowRef<CalendarState | null>(null)
+/** Until the room's clock is known, the reader's own is taken for it. */
+const clock = useRoomClock(() => calendar.value)
+const today = computed(() => clock.dayOf(new Date().toISOString()))
+const day = computed(() => {
+  const asked = String(route.query.on ?? '')
+  return /^\d{4}-\d{2}-\d{2}$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : today.value
+})
+const span = computed(() => clock.spanOfDay(day.value))
+const path = computed(() => `/api/calendar?from=${instantOf(span.value.from)}&until=${instantOf(span.value.to)}`)
+const { reply, trouble, now, load } = useLiveReply<CalendarReply>(() => path.value)
+watch(reply, (told) => {
+  calendar.value = told?.calendar ?? null
+})
+const dayWords = computed(() =>
+  new Date(`${day.value}T12:00:00Z`).toLocaleDateString('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  }),
+)
+useHead({ title: () => `${dayWords.value} · Ample Tally` })
+const goTo = (on: string) => router.push({ path: '/day', query: on === today.value ? {} : { on } })
+
+const editionOf = (booking: Booking) => reply.value?.editions.find(({ id }) => id === booking.editionId)
+const runWords = (booking: Booking) => {
+  const edition = editionOf(booking)
+  const layer = edition?.layers.find(({ id }) => id === booking.layerId)?.name ?? booking.layerId
+  return [edition?.title, edition && edition.layers.length > 1 ? layer : null, booking.note].filter(Boolean).join(', ')
+}
+const saidOf = (booking: Booking) => {
+  const what = runWords(booking)
+  return `${clock.clockOf(booking.from)}–${clock.clockOf(booking.until)} ${session.nameOf(booking.personId)}${what ? `, ${what}` : ''}`
+}
+const runWordsOf = (bookingId: string) => {
+  const booking = calendar.value?.bookings.find((one) => one.bookingId === bookingId)
+  return booking
+    ? `${runWords(booking)}${booking.personId === session.person?.id ? '' : ` (${session.nameOf(booking.personId)})`}`
+    : ''
+}
+const mayMove = (booking: Booking) =>
+  (session.isStaff || booking.personId === session.person?.id) && minuteOf(booking.until) > now.value / 60_000
+const booked = computed(() =>
+  (calendar.value?.bookings ?? []).filter(
+    (one) => minuteOf(one.from) < span.value.to && minuteOf(one.until) > span.value.from,
+  ),
+)
+
+const chosenId = ref<string | null>(null)
+const chosen = computed(() => calendar.value?.bookings.find(({ bookingId }) => bookingId === chosenId.value) ?? null)
+const start = ref({ placeId: '', day: day.value, from: '18:00', until: '20:00' })
+const isBooking = ref(false)
+watch(day, (on) => {
+  start.value = { ...start.value, day: on }
+  chosenId.value = null
+})
+function choose(bookingId: string) {
+  isBooking.value = false
+  chosenId.value = chosenId.value === bookingId ? null : bookingId
+}
+function begin(placeId?: string, from?: number) {
+  chosenId.value = null
+  const place = placeId ?? (start.value.placeId || (reply.value?.places[0]?.id ?? ''))
+  const times =
+    from === undefined ? {} : { from: clock.clockOf(instantOf(from)), until: clock.clockOf(instantOf(from + 120)) }
+  start.value = { ...start.value, placeId: place, day: day.value, ...times }
+  isBooking.value = true
+}
+async function move(bookingId: string, placeId: string, from: string, until: string) {
+  await giving(() => session.give('calendar', 'move-bookings', { moves: [{ bookingId, placeId, from, until }] }))
+  await load()
+}
+async function giveBack(bookingId: string) {
+  if (await giving(() => session.give('calendar', 'cancel-bookings', { bookingIds: [bookingId] })))
+    chosenId.value = null
+  await load()
+}
+
+/** A quarter of an hour before a booking its person may look the place over. */
+const early = 15
+const come = computed(() =>
+  (calendar.value?.bookings ?? []).filter((one) => {
+    const minute = now.value / 60_000
+    const place = reply.value!.places.find(({ id }) => id === one.placeId)
+    return (
+      one.personId === session.person?.id &&
+      minuteOf(one.from) - early <= minute &&
+      minute < minuteOf(one.until) &&
+      place !== undefined &&
+      place.open?.by !== one.personId
+    )
+  }),
+)
+const placeName = (id: string) => reply.value?.places.find((one) => one.id === id)?.name ?? 'the press'
+const hoursWords = computed(() => {
+  const { hours, timeZone } = calendar.value ?? { hours: [], timeZone: '' }
+  return hours.length === 0 ? `open at all hours, by the clock of ${timeZone}` : hours.map(meetingWords).join('; ')
+})
+</script>
+
+<template>
+  <div>
+    <div class="page-head">
+      <h1>{{ dayWords }}</h1>
+      <p class="told"><template v-if="day === today">today, </template>{{ figured(booked.length, 'booking') }}</p>
+      <VBtn class="quiet right no-print" @click="goTo(clock.later(day, -1))">The day before</VBtn>
+      <VBtn v-if="day !== today" class="quiet no-print" @click="goTo(today)">Today</VBtn>
+      <VBtn class="quiet no-print" @click="goTo(clock.later(day, 1))">The day after</VBtn>
+      <VBtn class="quiet no-print" to="/day/ahead">Timetable</VBtn>
+    </div>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <template v-if="reply && calendar">
+      <p v-for="one in come" :key="one.bookingId" class="come" role="status">
+        Your time at the <strong>{{ placeName(one.placeId) }}</strong> has come, until {{ clock.clockOf(one.until) }}.
+        <NuxtLink :to="`/stations/${one.placeId}`">Look it over and open your session</NuxtLink>
+      </p>
+      <p v-if="reply.places.length === 0" class="sentence">
+        Nothing can be booked yet: <NuxtLink to="/presses">add the first press</NuxtLink>.
+      </p>
+      <DaySheet
+        v-else
+        :calendar="calendar"
+        :places="reply.places"
+        :racks="reply.racks"
+        :day="span"
+        :now="now"
+        :chosen="chosenId"
+        :said-of="saidOf"
+        :may-move="mayMove"
+        @choose="choose"
+        @move="move"
+        @want="begin"
+        @give-back="giveBack"
+      />
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <section v-if="chosen || isBooking" class="part no-print" aria-label="The booking">
+        <BookingForm
+          :key="chosen?.bookingId ?? 'new'"
+          :calendar="calendar"
+          :places="reply.places"
+          :editions="reply.editions"
+          :booking="chosen"
+          :start="start"
+          @done="((isBooking = false), (chosenId = null), load())"
+          @go-to="goTo"
+        >
+          <VBtn v-if="chosen && mayMove(chosen)" class="quiet" @click="giveBack(chosen.bookingId)">Give it back</VBtn>
+          <VBtn class="quiet" @click="((isBooking = false), (chosenId = null))">Leave it</VBtn>
+        </BookingForm>
+      </section>
+      <div v-else-if="reply.places.length > 0" class="buttons no-print">
+        <VBtn @click="begin()">Book a press</VBtn>
+        <span class="soft">or touch an hour; a strip is dragged, or moved with the arrow keys</span>
+      </div>
+      <OrderOfDay
+        v-for="proposal in reply.orders"
+        :key="proposal.placeId"
+        :proposal="proposal"
+        :calendar="calendar"
+        :places="reply.places"
+        :run-words="runWordsOf"
+        @done="load"
+      />
+      <FoldedPart class="no-print" title="Hours of the room" :words="hoursWords">
+        <RoomHours :calendar="calendar" @done="load" />
+      </FoldedPart>
+      <FoldedPart class="no-print" title="In a calendar program" words="a file, or an address it reads by itself">
+        <CalendarAddress />
+      </FoldedPart>
+      <FoldedPart
+        class="no-print"
+        title="Days shut and away"
+        :words="`${figured(calendar.closures.length, 'closure')} known`"
+      >
+        <DaysShut :calendar="calendar" @done="load" />
+      </FoldedPart>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.come {
+  border-bottom: 2px solid var(--green);
+  padding: 8px 0;
+  margin-bottom: 10px;
+}
+</style>

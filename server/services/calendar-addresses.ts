@@ -1,0 +1,47 @@
+import type { PersonReply } from '#shared/replies/replies'
+import { rows } from '../database/connections'
+import type { Pressroom } from './pressroom'
+import { seal, unseal } from './sealed'
+
+const purpose = 'calendar address'
+const between = '~'
+
+async function madeAt({ db }: Pressroom, personId: string): Promise<string | null> {
+  const [found] = await rows<{ made_at: string }>(
+    db.reader,
+    'SELECT made_at FROM calendar_addresses WHERE person = $1',
+    [personId],
+  )
+  return found?.made_at ?? null
+}
+
+const pathOf = ({ secret }: Pressroom, personId: string, made: string) =>
+  `/api/calendar/feed/${encodeURIComponent(seal(secret, purpose, `${personId}${between}${made}`))}.ics`
+
+/** The path under which a calendar program reads a person's bookings, or null while none was made. */
+export async function addressOf(room: Pressroom, personId: string): Promise<string | null> {
+  const made = await madeAt(room, personId)
+  return made === null ? null : pathOf(room, personId, made)
+}
+
+/** A new one; the one before leads nowhere from now on. */
+export async function makeAddress(room: Pressroom, personId: string): Promise<string> {
+  const made = new Date().toISOString()
+  await room.db.writing((writer) =>
+    writer.query(
+      `INSERT INTO calendar_addresses (person, made_at) VALUES ($1, $2)
+       ON CONFLICT (person) DO UPDATE SET made_at = excluded.made_at`,
+      { bind: [personId, made] },
+    ),
+  )
+  return pathOf(room, personId, made)
+}
+
+/** Whose address it is; null for one that never was, was replaced, or is of somebody who is gone. */
+export async function personAt(room: Pressroom, token: string): Promise<PersonReply | null> {
+  const text = unseal(room.secret, purpose, token)
+  const [personId, made] = text?.split(between) ?? []
+  if (!personId || !made || (await madeAt(room, personId)) !== made) return null
+  const person = room.people.get(personId)
+  return person?.active ? person : null
+}

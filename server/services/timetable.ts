@@ -1,0 +1,85 @@
+import { instantOf, minuteOfLocal } from '#core/calendar/local-time'
+import type { CalendarState } from '#core/calendar/state'
+import { spanOf } from '#core/calendar/free'
+import type { EditionState } from '#core/edition/state'
+import { streamId } from '#core/ground/envelope'
+import { goal } from '#core/plan/plan'
+import { sheetsToStart } from '#core/run/sheets-to-start'
+import { type Around, editionTasks } from '#core/schedule/edition-tasks'
+import { longestOpen } from '#core/schedule/room-calendar'
+import type { StudioState } from '#core/stores/studio/state'
+import type { TimetableReply } from '#shared/replies/calendar'
+import type { BatchSummary, LotSummary, PressSummary, RackSummary } from '#shared/replies/replies'
+import { summariesOf } from '../database/summaries'
+import { openEditions } from './calendar'
+import type { Pressroom } from './pressroom'
+
+/** What is to be done for every edition that is not closed; the browser places it. */
+export async function readTimetable(room: Pressroom, at: number): Promise<TimetableReply> {
+  const { reader } = room.db
+  const [calendar, studio, presses, batches, lots, racks, editions] = await Promise.all([
+    room.ledger.read<CalendarState>('calendar'),
+    room.ledger.read<StudioState>('studio'),
+    summariesOf<PressSummary>(reader, 'press'),
+    summariesOf<BatchSummary>(reader, 'batch'),
+    summariesOf<LotSummary>(reader, 'lot'),
+    summariesOf<RackSummary>(reader, 'rack'),
+    openEditions(room),
+  ])
+  const now = Math.floor(at / 60_000)
+  const iso = instantOf(now)
+  const families = new Map(batches.map(({ id, family }) => [id, family]))
+  const damp = new Set(lots.flatMap(({ id, damp }) => (damp ? [id] : [])))
+  const longest = longestOpen(calendar, now)
+  const around = (state: EditionState): Around => ({
+    now,
+    longestOpen: longest,
+    due: state.plan?.due ? minuteOfLocal(`${state.plan.due}T23:59`, calendar.timeZone) : null,
+    toStart: startOf(room, state, studio),
+    pressIds: pressesFor(state, presses),
+    booked: calendar.bookings
+      .filter(({ editionId, until }) => editionId === streamId(state.stream) && until > iso)
+      .map((one) => ({ ...spanOf(one), bookingId: one.bookingId, layerId: one.layerId })),
+    record: room.passBook.recordFor(state.stream),
+    room: {
+      familyOf: (id) => families.get(id) ?? null,
+      climate: studio.climate,
+      isDamp: damp.has(state.piece?.lotId ?? ''),
+    },
+    touch: room.passBook.recordFor(state.stream).touch,
+  })
+  return {
+    at: new Date(at).toISOString(),
+    calendar,
+    tasks: editions.flatMap((state) => editionTasks(state, around(state))),
+    editions: editions.map((state) => ({
+      id: streamId(state.stream),
+      title: state.title,
+      due: state.plan?.due ?? null,
+      prints: state.plan ? goal(state.plan) : 0,
+      personIds: [...(state.artistId ? [state.artistId] : []), ...state.printerIds],
+    })),
+    presses: presses.map(({ id, name }) => ({ id, name })).sort((a, b) => a.name.localeCompare(b.name)),
+    slots: racks.reduce((sum, { slots }) => sum + slots, 0),
+  }
+}
+
+/** Sheets to start while none is torn, as Paper tears them: the printer's number, or the room's. */
+function startOf(
+  room: Pressroom,
+  { stream, plan, layers, made, printerIds }: EditionState,
+  studio: StudioState,
+): number {
+  if (plan === null || made > 0) return 0
+  const count = Math.max(layers.length, plan.layersPlanned)
+  const asked = sheetsToStart(plan, count, room.passBook.recordFor(stream), printerIds[0] ?? null, studio.confidence)
+  return asked.sheets ?? goal(plan)
+}
+
+/** The press that was set for any of its layers first, then every other by name. */
+function pressesFor({ layers }: EditionState, presses: readonly PressSummary[]): string[] {
+  const used = layers.flatMap(({ setups }) => setups.map(({ setup }) => setup.pressId)).reverse()
+  const known = new Set(presses.map(({ id }) => id))
+  const byName = [...presses].sort((a, b) => a.name.localeCompare(b.name)).map(({ id }) => id)
+  return [...new Set([...used.filter((id) => known.has(id)), ...byName])]
+}
