@@ -1,16 +1,16 @@
-import type { ChargeLine } from '#core/charges/line'
+import type { OwedLine } from '#core/charges/settled'
 
 /** What a spreadsheet would take for a formula; an amount below 0 is none. */
 const formulae = /^(=|@|\t|\r|[+-](?!\d+(\.\d+)?$)).*$/s
 
 /** Charges for any spreadsheet: amounts with a point and two places, whatever the place writes. */
 export async function chargesCsv(
-  lines: readonly ChargeLine[],
+  lines: readonly OwedLine[],
   nameOf: (id: string) => string,
   titleOf: (stream: string | null) => string,
 ): Promise<string> {
   const { default: Papa } = await import('papaparse')
-  const rows = lines.map(({ at, personId, editionStream, kind, what, cents, isReckoned, isUnpriced }) => ({
+  const rows = lines.map(({ at, personId, editionStream, kind, what, cents, isReckoned, isUnpriced, settledBy }) => ({
     when: at,
     person: nameOf(personId),
     edition: titleOf(editionStream),
@@ -19,6 +19,7 @@ export async function chargesCsv(
     amount: (cents / 100).toFixed(2),
     reckoned: isReckoned ? 'yes' : 'no',
     priced: isUnpriced ? 'no' : 'yes',
+    settled: settledBy === null ? 'no' : 'yes',
   }))
   return `${Papa.unparse(rows, { escapeFormulae: formulae })}\r\n`
 }

@@ -19,7 +19,7 @@ export async function statementsPdf(
 ): Promise<ArrayBuffer> {
   const leaf = await Leaf.of(size, heading)
   const columns = [24, 30, leaf.inner - 118, 42, 22]
-  for (const [i, { key, lines, cents }] of statements.entries()) {
+  for (const [i, { key, lines, cents, open }] of statements.entries()) {
     if (i > 0) leaf.newPage()
     leaf.text(key, 20, 'heading')
     leaf.text(span, 10)
@@ -31,7 +31,12 @@ export async function statementsPdf(
     head()
     for (const line of lines) {
       if (leaf.room(7)) head()
-      const what = [line.what, line.isReckoned ? 'reckoned' : '', line.isUnpriced ? 'no price' : ''].filter(Boolean)
+      const what = [
+        line.what,
+        line.isReckoned ? 'reckoned' : '',
+        line.isUnpriced ? 'no price' : '',
+        line.settledBy ? 'settled' : '',
+      ].filter(Boolean)
       leaf.row(
         [day(line.at), nameOf(line.personId), what.join(', '), titleOf(line.editionStream), money(line.cents)],
         columns,
@@ -39,6 +44,7 @@ export async function statementsPdf(
     }
     leaf.rule()
     leaf.row(['', '', '', 'in all', money(cents)], columns, 10, 'strong')
+    if (open !== cents) leaf.row(['', '', '', 'open', money(open)], columns, 10, 'strong')
   }
   return leaf.finish()
 }

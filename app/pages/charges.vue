@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { type ChargeKind, type ChargeLine, totalOf } from '#core/charges/line'
 import { statementsBy } from '#core/charges/statement'
+import { openIn, usedIn } from '#core/charges/settled'
 import type { ChargesReply, CoursesReply } from '#shared/replies/replies'
 import { chargesCsv } from '~/drawings/charges-csv'
 import { statementsPdf } from '~/drawings/statements-pdf'
 import { date, day, figured } from '~/drawings/words'
 
-/** Who owes what: paper, ink and press time of a span, by person, edition or class. */
+/** Who owes what: paper, ink, press time and what was typed, of a span, by person, edition or class; settled or open. */
 useHead({ title: 'Who owes what · Ample Tally' })
 const session = useSession()
 const { busy, fault, giving } = useGiving()
@@ -24,6 +24,8 @@ const ways: { value: By; title: string }[] = [
   { value: 'class', title: 'class' },
 ]
 const reply = shallowRef<ChargesReply | null>(null)
+/** The days the reply is for, as instants. */
+const told = shallowRef({ from: '', until: '' })
 const courses = shallowRef<CoursesReply['courses']>([])
 const turned = computed(() =>
   span.value.from && span.value.until && span.value.until < span.value.from ? 'That day is before the first one.' : '',
@@ -39,11 +41,12 @@ async function load() {
     const start = new Date(`${from}T00:00:00`)
     const end = new Date(`${until}T00:00:00`)
     end.setDate(end.getDate() + 1)
+    const days = { from: start.toISOString(), until: end.toISOString() }
     const timeZone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)
-    const found = await api<ChargesReply>(
-      `/api/charges?from=${start.toISOString()}&until=${end.toISOString()}&timeZone=${timeZone}`,
-    )
-    if (mine === asked) reply.value = found
+    const found = await api<ChargesReply>(`/api/charges?from=${days.from}&until=${days.until}&timeZone=${timeZone}`)
+    if (mine !== asked) return
+    reply.value = found
+    told.value = days
   })
 }
 watch(span, load, { deep: true })
@@ -60,31 +63,45 @@ const courseOf = computed(() => {
   return found
 })
 const lines = computed(() => reply.value?.lines ?? [])
+const rooms = computed(() => reply.value?.rooms ?? [])
 const titleOf = (stream: string | null) => (stream === null ? '' : (reply.value?.titles[stream] ?? 'an edition'))
+/** Told apart by what cannot be the same for two: names and titles can. */
 const statements = computed(() =>
   statementsBy(lines.value, ({ personId, editionStream }) => {
-    if (by.value === 'person') return session.nameOf(personId)
-    if (by.value === 'edition') return editionStream && titleOf(editionStream)
+    if (by.value === 'person') return personId
+    if (by.value === 'edition') return editionStream
     return editionStream && (courseOf.value.get(editionStream) ?? null)
   }),
 )
-const unpriced = computed(() => lines.value.filter(({ isUnpriced }) => isUnpriced))
-const kinds: ChargeKind[] = ['paper', 'ink', 'press']
-const kindsOf = (those: readonly ChargeLine[]) => kinds.filter((kind) => those.some((line) => line.kind === kind))
+const titled = (key: string) =>
+  by.value === 'person' ? session.nameOf(key) : by.value === 'edition' ? titleOf(key) : key
+const atCost = computed(() => statementsBy(rooms.value, ({ editionStream }) => editionStream))
+const unpriced = computed(() => [...lines.value, ...rooms.value].filter(({ isUnpriced }) => isUnpriced))
 const money = (cents: number) =>
   `${cents < 0 ? '− ' : ''}${session.session?.studio.currency ?? ''} ${(Math.abs(cents) / 100).toFixed(2)}`
 const shown = ref('')
+const toggle = (key: string) => {
+  shown.value = shown.value === key ? '' : key
+}
+async function setRoomUse(stream: string, isRooms: boolean) {
+  const editionId = stream.slice('edition:'.length)
+  if (await giving(() => session.give('account:room', 'set-room-use', { editionId, isRooms }))) await load()
+}
 const spanWords = computed(() => `${date(span.value.from)} to ${date(span.value.until)}`)
 const fileOf = (kind: string, ending: string) => `${kind}-${span.value.from}-${span.value.until}.${ending}`
 const csv = () =>
   giving(async () => {
-    download(await chargesCsv(lines.value, session.nameOf, titleOf), 'text/csv', fileOf('charges', 'csv'))
+    download(
+      await chargesCsv([...lines.value, ...rooms.value], session.nameOf, titleOf),
+      'text/csv',
+      fileOf('charges', 'csv'),
+    )
   })
 const pdf = () =>
   giving(async () => {
     download(
       await statementsPdf(
-        statements.value,
+        statements.value.map((one) => ({ ...one, key: titled(one.key) })),
         { heading: 'Who owes what', span: spanWords.value, money, titleOf, nameOf: session.nameOf },
         'A4',
       ),
@@ -98,8 +115,10 @@ const pdf = () =>
   <div>
     <div class="page-head">
       <h1>Who owes what</h1>
-      <p v-if="reply" class="told">{{ money(totalOf(lines)) }} in all, {{ figured(lines.length, 'line') }}</p>
-      <VBtn class="quiet right no-print" :disabled="lines.length === 0" @click="csv">CSV</VBtn>
+      <p v-if="reply" class="told">
+        {{ money(usedIn(lines)) }} in all, {{ figured(lines.length, 'line') }}; {{ money(openIn(lines)) }} open
+      </p>
+      <VBtn class="quiet right no-print" :disabled="lines.length + rooms.length === 0" @click="csv">CSV</VBtn>
       <VBtn class="quiet no-print" :disabled="statements.length === 0" :loading="busy" @click="pdf">PDF</VBtn>
     </div>
     <p class="sentence">
@@ -116,56 +135,65 @@ const pdf = () =>
     </p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <p v-if="unpriced.length > 0" class="unpriced">
-      {{ figured(unpriced.length, 'line') }} stand with nothing, since no price or rate was known then: give
-      <NuxtLink to="/presses">presses</NuxtLink> their rate, <NuxtLink to="/paper">paper</NuxtLink> and
+      {{ figured(unpriced.length, 'line stands', 'lines stand') }} with nothing, since no price or rate was known then:
+      give <NuxtLink to="/presses">presses</NuxtLink> their rate, <NuxtLink to="/paper">paper</NuxtLink> and
       <NuxtLink to="/ink">inks</NuxtLink> their price.
     </p>
     <p v-if="reply && statements.length === 0" class="soft">
       {{ by === 'class' ? 'No class used anything in these days.' : 'Nothing was used in these days.' }}
     </p>
-    <section v-for="one in statements" :key="one.key" class="part" :aria-label="one.key">
-      <div class="part-head">
-        <h2>
-          <button
-            type="button"
-            class="open"
-            :aria-expanded="shown === one.key"
-            @click="shown = shown === one.key ? '' : one.key"
-          >
-            {{ one.key }}
-          </button>
-        </h2>
-        <p class="sum">
-          <span v-for="kind in kindsOf(one.lines)" :key="kind" class="kind"
-            >{{ kind }} {{ money(totalOf(one.lines.filter((line) => line.kind === kind))) }}</span
-          >
-          <strong>{{ money(one.cents) }}</strong>
+    <template v-if="reply">
+      <StatementPart
+        v-for="one in statements"
+        :key="one.key"
+        :title="titled(one.key)"
+        :statement="one"
+        :by="by"
+        :is-shown="shown === one.key"
+        :money="money"
+        :title-of="titleOf"
+        @toggle="toggle(one.key)"
+      >
+        <SettleStatement
+          v-if="by === 'person'"
+          :key="reply.position"
+          :person-id="one.key"
+          :statement="one"
+          :reply="reply"
+          :span="told"
+          :money="money"
+          @done="load"
+        />
+        <p v-else-if="by === 'edition' && session.isStaff" class="soft">
+          Is it printed for the room itself?
+          <button type="button" class="link" @click="setRoomUse(one.key, true)">The room’s own, at cost</button>
         </p>
+      </StatementPart>
+      <div v-if="atCost.length > 0" class="part-head rooms">
+        <h2>The room’s own use, at cost</h2>
+        <p>{{ money(usedIn(rooms)) }}, owed by nobody</p>
       </div>
-      <table v-if="shown === one.key" v-columns class="ruled">
-        <thead>
-          <tr>
-            <th>Day</th>
-            <th v-if="by !== 'person'">Who</th>
-            <th>What</th>
-            <th v-if="by !== 'edition'">Edition</th>
-            <th class="number">Amount</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(line, i) in one.lines" :key="i">
-            <td>{{ day(line.at) }}</td>
-            <td v-if="by !== 'person'">{{ session.nameOf(line.personId) }}</td>
-            <td>
-              {{ line.what }}<span v-if="line.isReckoned" class="soft">, reckoned: no session was open</span
-              ><span v-if="line.isUnpriced" class="soft">, no price known</span>
-            </td>
-            <td v-if="by !== 'edition'">{{ titleOf(line.editionStream) }}</td>
-            <td class="number">{{ money(line.cents) }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
+      <StatementPart
+        v-for="one in atCost"
+        :key="`room ${one.key}`"
+        :title="titleOf(one.key)"
+        :statement="one"
+        by="edition"
+        :is-shown="shown === `room ${one.key}`"
+        :money="money"
+        :title-of="titleOf"
+        @toggle="toggle(`room ${one.key}`)"
+      >
+        <p v-if="session.isStaff" class="soft">
+          <button type="button" class="link" @click="setRoomUse(one.key, false)">
+            Charged to who used it after all
+          </button>
+        </p>
+      </StatementPart>
+      <FoldedPart v-if="session.isStaff" class="no-print" title="Another charge" words="a fee, a locker, a credit">
+        <TypeCharge @done="load" />
+      </FoldedPart>
+    </template>
   </div>
 </template>
 
@@ -177,31 +205,7 @@ const pdf = () =>
   color: var(--doubtful);
   margin-bottom: 12px;
 }
-.open {
-  font: inherit;
-  text-align: left;
-}
-.open::before {
-  content: '+' / '';
-  display: inline-block;
-  width: 0.9em;
-  color: var(--green);
-}
-.open[aria-expanded='true']::before {
-  content: '–' / '';
-}
-.part-head .sum {
-  font-size: 1rem;
-  color: var(--ink);
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 18px;
-}
-.sum .kind {
-  color: var(--soft);
-  font-size: 0.86rem;
-}
-.part {
-  padding: 12px 0 8px;
+.rooms {
+  margin-top: 26px;
 }
 </style>

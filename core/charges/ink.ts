@@ -1,4 +1,4 @@
-import { type Happening, whenOf } from '../ground/envelope'
+import { type Happening, notStoredYet, whenOf } from '../ground/envelope'
 import type { InMix } from '../ink/component'
 import { type BatchState, grams } from '../stores/batch/state'
 import type { ChargeLine } from './line'
@@ -6,6 +6,9 @@ import { wholeCents } from './money'
 
 /** What a gram of each tub costs; null where nobody said. */
 export type GramPrice = (tubId: string) => number | null
+
+/** The same at a place in the ledger: prices change. */
+export type PriceAt = (tubId: string, position: number) => number | null
 
 /** A price a gram, and whether all that went in had one. */
 export interface MixPrice {
@@ -32,11 +35,12 @@ export function gramPriceOf(components: readonly InMix[], priceOf: GramPrice, us
   return mass === 0 ? { gram: usual, isKnown: usual > 0 } : { gram: cost / mass, isKnown }
 }
 
-/** What ink drawn for an edition charges to whoever drew it. @param batch as it stood before the event */
-export function inkCharges(batch: BatchState, event: Happening, priceOf: GramPrice, usual: number): ChargeLine[] {
+/** What ink drawn for an edition charges to whoever drew it, at the prices of that day. @param batch as it stood before the event */
+export function inkCharges(batch: BatchState, event: Happening, priceAt: PriceAt, usual: number): ChargeLine[] {
   if (event.type !== 'ink-drawn') return []
   const { milligrams, editionStream } = event.data as { milligrams: number; editionStream: string }
-  const { gram, isKnown } = gramPriceOf(batch.components, priceOf, usual)
+  const priceThen = (tubId: string) => priceAt(tubId, event.position ?? notStoredYet)
+  const { gram, isKnown } = gramPriceOf(batch.components, priceThen, usual)
   return [
     {
       ...whenOf(event),

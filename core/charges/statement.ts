@@ -1,15 +1,16 @@
-import { type ChargeLine, totalOf } from './line'
+import { openIn, type OwedLine, usedIn } from './settled'
 
-/** Lines told apart by one thing, with what they come to. */
+/** Lines told apart by one thing, with what they come to by the ledger, and what of it is still to be settled. */
 export interface Statement {
   key: string
-  lines: ChargeLine[]
+  lines: OwedLine[]
   cents: number
+  open: number
 }
 
 /** Statements by whatever the key says, the largest first; what has no key is left out. */
-export function statementsBy(lines: readonly ChargeLine[], keyOf: (line: ChargeLine) => string | null): Statement[] {
-  const byKey = new Map<string, ChargeLine[]>()
+export function statementsBy(lines: readonly OwedLine[], keyOf: (line: OwedLine) => string | null): Statement[] {
+  const byKey = new Map<string, OwedLine[]>()
   for (const line of lines) {
     const key = keyOf(line)
     if (key === null) continue
@@ -18,6 +19,6 @@ export function statementsBy(lines: readonly ChargeLine[], keyOf: (line: ChargeL
     else byKey.set(key, [line])
   }
   return [...byKey]
-    .map(([key, those]) => ({ key, lines: those, cents: totalOf(those) }))
+    .map(([key, those]) => ({ key, lines: those, cents: usedIn(those), open: openIn(those) }))
     .sort((a, b) => b.cents - a.cents || a.key.localeCompare(b.key))
 }

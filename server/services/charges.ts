@@ -1,7 +1,9 @@
+import { roomAccount } from '#core/account/state'
 import { inkCharges } from '#core/charges/ink'
-import type { ChargeLine } from '#core/charges/line'
+import { chargeKinds, type ChargeLine, totalOf } from '#core/charges/line'
 import { type InHands, paperCharges } from '#core/charges/paper'
 import { type ChargingPress, looseCharges, sessionCharges } from '#core/charges/press-time'
+import { owed } from '#core/charges/settled'
 import type { Happening } from '#core/ground/envelope'
 import { emptyState, evolve, type StreamState } from '#core/house/streams'
 import { noRates } from '#core/plan/plan'
@@ -9,15 +11,36 @@ import type { BatchState } from '#core/stores/batch/state'
 import type { LotState } from '#core/stores/lot/state'
 import { rateOn } from '#core/stores/press/state'
 import type { StudioState } from '#core/stores/studio/state'
-import type { ChargesReply, PressSummary, TubSummary } from '#shared/replies/replies'
+import type { AccountSummary, ChargesReply, EditionCostReply, PressSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import { allSummariesOf } from '../database/summaries'
 import { readStream } from '../database/events'
 import type { Pressroom } from './pressroom'
 import { isIn, type Span, timeAtPresses } from './time-at-presses'
+import { tubPrices } from './tub-prices'
+
+/** Everything that was ever used, over those days at least (MODELS M18). */
+async function everyLine(
+  room: Pressroom,
+  span: Span,
+  timeZone: string,
+  accounts: readonly AccountSummary[],
+): Promise<ChargeLine[]> {
+  const dayOf = dayIn(timeZone)
+  const presses = await chargingPresses(room, dayOf)
+  const { sessions, loose } = await timeAtPresses(room, span)
+  return [
+    ...(await paperLines(room)),
+    ...(await inkLines(room)),
+    ...sessions.flatMap((session) => sessionCharges(presses(session.pressId), session)),
+    ...looseCharges(loose, presses, dayOf, noRates.minutesPerPull),
+    ...typedLines(accounts),
+  ]
+}
 
 /**
- * Who owes what for a span of time (MODELS M18): paper, ink and press time as the ledger tells them.
+ * Who owes what for a span of time (MODELS M18): paper, ink, press time as the ledger tells them and what was typed; each
+ * line with the statement it was settled by. What the room uses itself is told at cost, and owed by nobody.
  * @param timeZone where the room is, for the day a pull falls on
  * @param personId whose lines alone, or null for everybody's
  */
@@ -27,19 +50,46 @@ export async function readCharges(
   timeZone: string,
   personId: string | null,
 ): Promise<ChargesReply> {
-  const dayOf = dayIn(timeZone)
-  const presses = await chargingPresses(room, dayOf)
-  const { sessions, loose } = await timeAtPresses(room, span)
-  const lines = [
-    ...(await paperLines(room)),
-    ...(await inkLines(room)),
-    ...sessions.flatMap((session) => sessionCharges(presses(session.pressId), session)),
-    ...looseCharges(loose, presses, dayOf, noRates.minutesPerPull),
-  ]
-  const wanted = lines
-    .filter((line) => isIn(span, line.at) && (personId === null || line.personId === personId))
-    .sort((a, b) => a.at.localeCompare(b.at) || a.position - b.position)
-  return { lines: wanted, titles: await titlesOf(room, wanted) }
+  // Taken before anything is read: what is stored in between is in no statement that is settled now.
+  const { position } = room.ledger
+  const accounts = await allSummariesOf<AccountSummary>(room.db.reader, 'account')
+  const lines = await everyLine(room, widest(span, accounts), timeZone, accounts)
+  const own = new Set(accounts.find(({ id }) => id === roomAccount)?.editionIds.map((id) => `edition:${id}`))
+  const isRooms = ({ editionStream }: ChargeLine) => editionStream !== null && own.has(editionStream)
+  const byPerson = new Map<string, ChargeLine[]>(accounts.map(({ id }) => [id, []]))
+  for (const line of lines.filter((one) => !isRooms(one)))
+    (byPerson.get(line.personId) ?? byPerson.set(line.personId, []).get(line.personId)!).push(line)
+  const statementsOf = (id: string) => accounts.find((account) => account.id === id)?.statements ?? []
+  const told = [...byPerson].flatMap(([id, those]) => owed(those, statementsOf(id), id))
+  const atCost = lines.filter(isRooms).map((line) => ({ ...line, settledBy: null, corrects: null }))
+  const isWanted = (line: ChargeLine) => isIn(span, line.at) && (personId === null || line.personId === personId)
+  const order = (a: ChargeLine, b: ChargeLine) => a.at.localeCompare(b.at) || a.position - b.position
+  const [wanted, rooms] = [told.filter(isWanted).sort(order), atCost.filter(isWanted).sort(order)]
+  return {
+    position,
+    lines: wanted,
+    rooms,
+    titles: await titlesOf(room, [...wanted, ...rooms]),
+    accounts: accounts
+      .filter(({ id }) => id !== roomAccount && (personId === null || id === personId))
+      .map(({ id, seq, statements }) => ({ personId: id, seq, statements })),
+    roomSeq: accounts.find(({ id }) => id === roomAccount)?.seq ?? 0,
+  }
+}
+
+/** What an edition has cost so far, by what it went into; corrections of statements are no cost. */
+export async function editionCost(room: Pressroom, id: string, timeZone: string): Promise<EditionCostReply> {
+  const accounts = await allSummariesOf<AccountSummary>(room.db.reader, 'account')
+  const ever = { from: '2000-01-01T00:00:00.000Z', until: '2200-01-01T00:00:00.000Z' }
+  const lines = (await everyLine(room, ever, timeZone, accounts)).filter(
+    ({ editionStream }) => editionStream === `edition:${id}`,
+  )
+  const kinds = chargeKinds.filter((kind) => lines.some((line) => line.kind === kind))
+  return {
+    byKind: kinds.map((kind) => ({ kind, cents: totalOf(lines.filter((line) => line.kind === kind)) })),
+    cents: totalOf(lines),
+    unpriced: lines.filter(({ isUnpriced }) => isUnpriced).length,
+  }
 }
 
 /** The day of a moment where the room is; of a zone nobody knows, the server's. */
@@ -105,12 +155,35 @@ function paperLines(room: Pressroom): Promise<ChargeLine[]> {
 }
 
 async function inkLines(room: Pressroom): Promise<ChargeLine[]> {
-  const tubs = await allSummariesOf<TubSummary>(room.db.reader, 'tub')
-  const prices = new Map(tubs.map(({ id, price }) => [id, price]))
+  const priceAt = await tubPrices(room)
   const { inkGram } = await room.ledger.read<StudioState>('studio')
-  // A tub nobody priced says 0: that is not known, and never free.
-  const priceOf = (id: string) => prices.get(id) || null
-  return eachOf<BatchState>(room, 'batch', (batch, event) => inkCharges(batch, event, priceOf, inkGram))
+  return eachOf<BatchState>(room, 'batch', (batch, event) => inkCharges(batch, event, priceAt, inkGram))
+}
+
+/** What was typed by hand: it falls on the noon of its day. */
+const typedLines = (accounts: readonly AccountSummary[]): ChargeLine[] =>
+  accounts.flatMap(({ id: personId, charges }) =>
+    charges.map(({ on, what, cents, editionId, position }) => ({
+      at: `${on}T12:00:00.000Z`,
+      position,
+      personId,
+      editionStream: editionId === null ? null : `edition:${editionId}`,
+      kind: 'other' as const,
+      what,
+      cents,
+      isReckoned: false,
+      isUnpriced: false,
+    })),
+  )
+
+/** The days that are asked for, and those of every statement that was settled: what is a correction rests on them. */
+function widest({ from, until }: Span, accounts: readonly AccountSummary[]): Span {
+  const all = [{ from, until }, ...accounts.flatMap(({ statements }) => statements)]
+  const at = (iso: string) => Date.parse(iso)
+  return {
+    from: all.reduce((least, one) => (at(one.from) < at(least) ? one.from : least), from),
+    until: all.reduce((most, one) => (at(one.until) > at(most) ? one.until : most), until),
+  }
 }
 
 /** Titles of the editions that are named. */

@@ -1,5 +1,6 @@
-import type { ChargeLine } from '#core/charges/line'
-import type { AccountState } from '#core/account/state'
+import type { ChargeKind } from '#core/charges/line'
+import type { OwedLine } from '#core/charges/settled'
+import type { AccountState, SettledStatement } from '#core/account/state'
 import type { CourseState } from '#core/course/state'
 import type { Leave } from '#core/stores/studio/leaves'
 import type { Ask } from '#core/edition/sign-offs'
@@ -400,7 +401,22 @@ export interface CourseReply {
 
 /** What was used in a span of time and what it comes to, the earliest first. */
 export interface ChargesReply {
-  lines: ChargeLine[]
+  /** The ledger's position it was drawn up at. */
+  position: number
+  lines: OwedLine[]
+  /** What the room used itself, at cost. */
+  rooms: OwedLine[]
+  /** People with an account: what was settled, and the account's `seq` to settle more by. */
+  accounts: { personId: string; seq: number; statements: SettledStatement[] }[]
+  roomSeq: number
   /** Titles of the editions they name, by stream. */
   titles: Record<string, string>
+}
+
+/** What an edition has cost so far. */
+export interface EditionCostReply {
+  byKind: { kind: ChargeKind; cents: number }[]
+  cents: number
+  /** Lines that stand with nothing, since no price was known. */
+  unpriced: number
 }

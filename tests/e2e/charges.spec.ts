@@ -18,7 +18,9 @@ test('a month’s statements add up, line by line, and each is told their own', 
   const [, ...rows] = readFileSync(await (await coming).path(), 'utf8')
     .trim()
     .split('\r\n')
-  expect(total(rows.map((row) => Number(/,(-?\d+\.\d\d),(yes|no),(yes|no)$/.exec(row)![1])))).toBe(inAll.toFixed(2))
+  expect(total(rows.map((row) => Number(/,(-?\d+\.\d\d),(yes|no),(yes|no),(yes|no)$/.exec(row)![1])))).toBe(
+    inAll.toFixed(2),
+  )
   const paper = page.waitForEvent('download')
   await page.getByRole('button', { name: 'PDF' }).click()
   expect((await paper).suggestedFilename()).toMatch(/^statements-2026-01-01-.*\.pdf$/)

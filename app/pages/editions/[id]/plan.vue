@@ -159,6 +159,9 @@ async function addLayer() {
       <PlanCustoms v-model:title="form.title" v-model:plan="form.plan" :disabled="locked" />
       <PlanRates v-model="form.plan" :answers="answers" :per-sheet="perSheet" :disabled="locked" />
     </section>
+    <FoldedPart title="What it has cost" words="so far, and a good print against the plan">
+      <CostSoFar :planned="answers.unknown.value.length === 0 ? answers.cost.value : null" />
+    </FoldedPart>
     <FoldedPart title="Whose edition it is" :words="whose">
       <WhoPrints />
     </FoldedPart>
