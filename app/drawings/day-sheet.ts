@@ -1,9 +1,11 @@
 import { scaleLinear } from 'd3-scale'
-import type { Booking, CalendarState } from '#core/calendar/state'
+import type { Booking, CalendarState, Opening } from '#core/calendar/state'
 import { spanOf } from '#core/calendar/free'
 import { openSpans } from '#core/calendar/hours'
 import { localOf } from '#core/calendar/local-time'
 import { type Span, without } from '#core/timetable/spans'
+import { meetingWords } from './class-words'
+import { listed } from './words'
 
 /** Shown where the room says no hours: by its own clock. */
 const usual = { from: 8, to: 22 }
@@ -54,6 +56,18 @@ export function drawnDay(calendar: CalendarState, day: Span): DayDrawn {
     closed: without([shown], open).map(along),
     isOpen: open.length > 0,
   }
+}
+
+/** Hours of the week in few words: “every day 08:00 to 22:00”, “Monday, Tuesday 18:00 to 21:00”. */
+export function weekWords(hours: readonly Opening[]): string {
+  const byTimes = new Map<string, string[]>()
+  for (const one of [...hours].sort((a, b) => a.weekday - b.weekday)) {
+    const [weekday, times] = [meetingWords(one).split(' ')[0]!, `${one.from} to ${one.until}`]
+    byTimes.set(times, [...(byTimes.get(times) ?? []), weekday])
+  }
+  return [...byTimes]
+    .map(([times, days]) => `${new Set(days).size === 7 ? 'every day' : listed([...new Set(days)])} ${times}`)
+    .join('; ')
 }
 
 /** Bookings of a place that day, in order. */

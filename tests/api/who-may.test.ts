@@ -4,6 +4,7 @@ import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Role } from '#core/ground/envelope'
 import { actOf, type CommandType } from '#core/house/acts'
+import { singleStreams } from '#core/house/streams'
 import { Client } from '../fixtures/client'
 import { samples } from '../fixtures/requests'
 import { mayDo } from '../fixtures/rights'
@@ -186,7 +187,7 @@ describe.each(Object.entries(samples).filter(([type]) => type !== 'set-up'))('%s
     const { kind } = actOf.get(type)!.stream
     for (const asker of askers) {
       const client = clients[asker]
-      let stream = kind === 'studio' ? kind : `${kind}:${v7()}`
+      let stream = singleStreams.includes(kind) ? kind : `${kind}:${v7()}`
       if (kind === 'edition' && type !== 'start-edition') {
         stream = `edition:${v7()}`
         await clients.manager.give(stream, 'start-edition', samples['start-edition'])

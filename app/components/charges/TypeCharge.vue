@@ -64,15 +64,14 @@ async function keep() {
         :options="[{ value: '', title: 'somebody' }, ...people]"
         :words="form.personId ? session.nameOf(form.personId) : 'somebody'"
         :fault="field === 'personId' ? fault : ''"
-      />
+      />&#32;
       <SaidValue
         v-model="form.way"
         label="Owes or gets"
         kind="choice"
         :options="ways"
         :words="ways.find(({ value }) => value === form.way)!.title"
-      />
-      <SaidValue
+      />&#32;<SaidValue
         v-model="form.amount"
         label="Amount"
         kind="decimal"

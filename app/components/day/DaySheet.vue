@@ -96,7 +96,6 @@ function hold() {
     .selectAll<HTMLElement, unknown>('.strip.movable')
     .call(
       drag<HTMLElement, unknown>()
-        .container((_, i, strips) => strips[i]!.parentElement!)
         .on('start', function (event: { x: number }) {
           const booking = props.calendar.bookings.find(({ bookingId }) => bookingId === this.dataset.booking)
           grip = booking ? { x: event.x, booking, ...spanOf(booking), width: this.parentElement!.clientWidth } : null

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { CalendarState, Opening } from '#core/calendar/state'
 import { meetingWords, weekdayChoices } from '~/drawings/class-words'
+import { weekWords } from '~/drawings/day-sheet'
 
 /** When the room is open, week by week, and by whose clock. */
 const props = defineProps<{ calendar: CalendarState }>()
@@ -67,9 +68,7 @@ async function keep() {
     </div>
   </form>
   <p v-else>
-    <template v-for="(opening, i) in calendar.hours" :key="i"
-      >{{ i > 0 ? '; ' : '' }}{{ meetingWords(opening) }}</template
-    >
-    <template v-if="calendar.hours.length === 0">Open at all hours</template>, by the clock of {{ calendar.timeZone }}.
+    {{ calendar.hours.length > 0 ? weekWords(calendar.hours) : 'Open at all hours' }}, by the clock of
+    {{ calendar.timeZone }}.
   </p>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { nearestFree } from '#core/calendar/free'
 import { instantOf, minuteOf } from '#core/calendar/local-time'
 import type { Booking, CalendarState } from '#core/calendar/state'
 import type { CalendarReply } from '#shared/replies/calendar'
-import { meetingWords } from '~/drawings/class-words'
+import { weekWords } from '~/drawings/day-sheet'
 import { figured } from '~/drawings/words'
 
 /** The day sheet: who has which press or place when, moved by hand, and how the day could be ordered better. */
@@ -74,9 +75,22 @@ function choose(bookingId: string) {
 function begin(placeId?: string, from?: number) {
   chosenId.value = null
   const place = placeId ?? (start.value.placeId || (reply.value?.places[0]?.id ?? ''))
-  const times =
-    from === undefined ? {} : { from: clock.clockOf(instantOf(from)), until: clock.clockOf(instantOf(from + 120)) }
-  start.value = { ...start.value, placeId: place, day: day.value, ...times }
+  const wanted = from ?? Math.max(span.value.from, Math.ceil(now.value / 60_000 / 30) * 30)
+  const length = 120
+  // Without an hour that was touched, what is free next is offered.
+  const free =
+    from === undefined && calendar.value
+      ? nearestFree(calendar.value, {
+          from: wanted,
+          to: wanted + length,
+          placeId: place,
+          personId: session.person?.id ?? '',
+          now: wanted,
+        })
+      : null
+  const begun = free?.from ?? wanted
+  const times = { from: clock.clockOf(instantOf(begun)), until: clock.clockOf(instantOf(begun + length)) }
+  start.value = { placeId: place, day: clock.dayOf(instantOf(begun)), ...times }
   isBooking.value = true
 }
 async function move(bookingId: string, placeId: string, from: string, until: string) {
@@ -107,7 +121,7 @@ const come = computed(() =>
 const placeName = (id: string) => reply.value?.places.find((one) => one.id === id)?.name ?? 'the press'
 const hoursWords = computed(() => {
   const { hours, timeZone } = calendar.value ?? { hours: [], timeZone: '' }
-  return hours.length === 0 ? `open at all hours, by the clock of ${timeZone}` : hours.map(meetingWords).join('; ')
+  return hours.length === 0 ? `open at all hours, by the clock of ${timeZone}` : weekWords(hours)
 })
 </script>
 

@@ -3,10 +3,19 @@ import { calendarFile } from '../../../services/calendar-file'
 import { failure } from '../../../services/failure'
 import { usePressroom } from '../../../services/use-pressroom'
 
+/** What was asked for; empty where its signs are none. */
+function decoded(text: string): string {
+  try {
+    return decodeURIComponent(text)
+  } catch {
+    return ''
+  }
+}
+
 /** What a calendar program reads, which cannot sign in: whoever has the address sees that person's bookings. */
 export default defineEventHandler(async (event) => {
   const room = await usePressroom()
-  const token = decodeURIComponent(getRouterParam(event, 'token') ?? '').replace(/\.ics$/, '')
+  const token = decoded(getRouterParam(event, 'token') ?? '').replace(/\.ics$/, '')
   const person = await personAt(room, token)
   if (!person)
     throw failure({
