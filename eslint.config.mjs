@@ -25,7 +25,7 @@ const floors = [
   ['run', 'station', 'course', 'account'],
   ['calendar'],
   ['schedule'],
-  ['charges'],
+  ['charges', 'office'],
   ['house'],
 ]
 

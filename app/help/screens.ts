@@ -48,6 +48,12 @@ export const screens: Record<string, ScreenHelp> = {
       ['Delete', 'give the booking back'],
     ],
   },
+  orders: {
+    says: 'What is to be ordered from whom: what the editions will still take and a reserve, less what is there.',
+  },
+  year: {
+    says: 'A year of the room on one page: editions, prints, yield by method, paper and hours at the presses. Print it, or take it as CSV.',
+  },
   'day-ahead': {
     says: 'What is still to be done for every edition, placed into the hours of the room, its presses and its people. What does not fit is told, with what would mend it.',
     words: [

@@ -16,6 +16,8 @@ onMounted(() => void loadPast().catch(() => undefined))
       <h1>Office</h1>
       <p class="told">{{ session.session?.studio.name }}</p>
       <VBtn class="quiet right" to="/charges">Who owes what</VBtn>
+      <VBtn v-if="session.isStaff" class="quiet" to="/orders">Order list</VBtn>
+      <VBtn v-if="session.isStaff" class="quiet" to="/year">The year</VBtn>
     </div>
     <section class="part">
       <div class="part-head">
@@ -29,6 +31,9 @@ onMounted(() => void loadPast().catch(() => undefined))
         </p>
       </div>
       <PeopleOfRoom />
+      <FoldedPart v-if="session.isManager" title="Many at once" words="the list of people as a file, out and in">
+        <PeopleInBulk />
+      </FoldedPart>
     </section>
     <section class="part">
       <div class="part-head">

@@ -45,7 +45,7 @@ async function shortPaper(room: Pressroom, open: readonly EditionSummary[]): Pro
 }
 
 /** Large sheets an edition still takes of a lot before its first pull; 0 when its piece does not fit. */
-function sheetsFor({ piece, toStart, made, impressions }: EditionSummary, lot: LotSummary): number {
+export function sheetsFor({ piece, toStart, made, impressions }: EditionSummary, lot: LotSummary): number {
   if (!piece || !toStart || impressions > 0) return 0
   const perSheet = piecesPerSheet(lot, piece, piece.strip)
   return perSheet === 0 ? 0 : Math.ceil(Math.max(0, toStart.sheets - made) / (perSheet * piece.images))

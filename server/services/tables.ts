@@ -7,28 +7,15 @@ import {
   sheetColumns,
   sheetTable,
 } from '#core/edition/table-lines'
-import type { EditionState } from '#core/edition/state'
-import { emptyState, fold } from '#core/house/streams'
 import { stockColumns, stockLines } from '#core/stores/stock-lines'
 import type { BatchSummary, LotSummary, TubSummary } from '#shared/replies/replies'
-import { rows } from '../database/connections'
-import { readStream } from '../database/events'
 import { allSummariesOf } from '../database/summaries'
+import { editionsOf } from './every-edition'
 import type { Pressroom } from './pressroom'
 
 /** What the room gives out as a table, for any spreadsheet. */
 export const tableNames = ['editions', 'sheets', 'impressions', 'stock'] as const
 export type TableName = (typeof tableNames)[number]
-
-/** Editions in the order they were begun, one held at a time however many there are. */
-async function* editionsOf({ db }: Pressroom): AsyncGenerator<EditionState> {
-  const streams = await rows<{ stream: string }>(
-    db.long,
-    `SELECT stream FROM events WHERE seq = 1 AND stream LIKE 'edition:%' ORDER BY position`,
-  )
-  for (const { stream } of streams)
-    yield fold(emptyState(stream), (await readStream(db.long, stream)).events) as EditionState
-}
 
 async function* linesOf(room: Pressroom, table: TableName): AsyncGenerator<object[]> {
   const { db } = room

@@ -34,8 +34,8 @@ export class ChargesQuery {
   @IsOptional() @IsString() @MaxLength(60) timeZone?: string
 }
 
-/** The day that is looked at, its end left out, as ISO instants. */
-export class CalendarQuery {
+/** A span of time, a day or a year, its end left out, as ISO instants. */
+export class SpanQuery {
   @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) from!: string
   @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) until!: string
 }

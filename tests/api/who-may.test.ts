@@ -101,6 +101,8 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'GET calendar/address': { whom: 'people' },
   'POST calendar/address': { whom: 'people' },
   'GET calendar/feed/[token]': { path: 'calendar/feed/nobody.ics', whom: 'all' },
+  'GET orders': { whom: 'staff' },
+  'GET year': { path: 'year?from=2026-01-01T00:00:00.000Z&until=2027-01-01T00:00:00.000Z', whom: 'staff' },
   'GET timetable': { whom: 'people' },
   'GET courses/index': { whom: 'people' },
   'GET courses/[id]': { whom: 'staff' },

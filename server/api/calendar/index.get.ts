@@ -1,4 +1,4 @@
-import { CalendarQuery } from '#shared/queries/lists'
+import { SpanQuery } from '#shared/queries/lists'
 import { readCalendar } from '../../services/calendar'
 import { queryChecked } from '../../services/request'
 import { asking } from '../../services/session'
@@ -6,5 +6,5 @@ import { asking } from '../../services/session'
 /** The room's hours, closures and bookings, and how the day that is looked at could be ordered better. */
 export default defineEventHandler(async (event) => {
   const { room, person } = await asking(event)
-  return await readCalendar(room, queryChecked(event, CalendarQuery), person, Date.now())
+  return await readCalendar(room, queryChecked(event, SpanQuery), person, Date.now())
 })

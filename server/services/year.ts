@@ -1,0 +1,104 @@
+import { addEdition, nothingPrinted } from '#core/office/year'
+import { wholeCents } from '#core/charges/money'
+import { noRates } from '#core/plan/plan'
+import { paceOver } from '#core/run/pace'
+import type { YearReply } from '#shared/replies/office'
+import type { LotSummary, PressSummary } from '#shared/replies/replies'
+import { rows } from '../database/connections'
+import { allSummariesOf } from '../database/summaries'
+import { editionsOf } from './every-edition'
+import type { Pressroom } from './pressroom'
+import { isIn, type Span, timeAtPresses } from './time-at-presses'
+
+/** What the room did in a span of time: editions, prints, yields, paper and hours at the presses. */
+export async function readYear(room: Pressroom, span: Span): Promise<YearReply> {
+  const within = (iso: string) => isIn(span, iso)
+  let printed = nothingPrinted
+  for await (const state of editionsOf(room)) printed = addEdition(printed, state, within)
+  const papers = await papersOf(room, span)
+  return {
+    printed,
+    signed: await signedIn(room, span),
+    papers,
+    pieces: {
+      torn: papers.reduce((sum, { pieces }) => sum + pieces, 0),
+      lost: printed.methods.reduce((sum, { rejects }) => sum + rejects, 0) + (await spoiledIn(room, span)),
+    },
+    presses: await pressHours(room, span),
+  }
+}
+
+interface Said {
+  stream: string
+  type: string
+  data: string
+  at: string
+}
+
+/** Events of some types within the span. Browsers may have written a moment with another offset: it is read, not compared as text. */
+async function saidIn({ db }: Pressroom, span: Span, types: readonly string[]): Promise<Said[]> {
+  const places = types.map((_, i) => `$${i + 1}`).join(', ')
+  const found = await rows<Said>(
+    db.long,
+    `SELECT stream, type, data, occurred_at AS at FROM events WHERE type IN (${places}) ORDER BY position`,
+    [...types],
+  )
+  return found.filter(({ at }) => isIn(span, at))
+}
+
+async function signedIn(room: Pressroom, span: Span): Promise<number> {
+  const signed = new Set<string>()
+  for (const { stream, type, data } of await saidIn(room, span, ['print-signed', 'signing-withdrawn'])) {
+    const key = `${stream} ${(JSON.parse(data) as { sheetId: number }).sheetId}`
+    if (type === 'print-signed') signed.add(key)
+    else signed.delete(key)
+  }
+  return signed.size
+}
+
+/** Sheets spoiled beside the press: torn wrong, creased, dropped. */
+async function spoiledIn(room: Pressroom, span: Span): Promise<number> {
+  return (await saidIn(room, span, ['sheet-spoiled'])).length
+}
+
+async function papersOf(room: Pressroom, span: Span): Promise<YearReply['papers']> {
+  const lots = new Map((await allSummariesOf<LotSummary>(room.db.reader, 'lot')).map((lot) => [`lot:${lot.id}`, lot]))
+  const found = new Map<string, YearReply['papers'][number]>()
+  for (const { stream, data } of await saidIn(room, span, ['lot-torn'])) {
+    const { sheets, pieces } = JSON.parse(data) as { sheets: number; pieces: number }
+    const lot = lots.get(stream)
+    const before = found.get(stream) ?? { name: lot?.name ?? 'a paper', sheets: 0, pieces: 0, cents: 0 }
+    found.set(stream, {
+      ...before,
+      sheets: before.sheets + sheets,
+      pieces: before.pieces + pieces,
+      cents: before.cents + wholeCents((lot?.price ?? 0) * sheets),
+    })
+  }
+  return [...found.values()].sort((a, b) => b.sheets - a.sheets)
+}
+
+/** Sessions at presses, and what was pulled in none, reckoned by its pace. */
+async function pressHours(room: Pressroom, span: Span): Promise<YearReply['presses']> {
+  const names = new Map((await allSummariesOf<PressSummary>(room.db.reader, 'press')).map(({ id, name }) => [id, name]))
+  const { sessions, loose } = await timeAtPresses(room, span)
+  const found = new Map<string, { minutes: number; reckoned: number }>()
+  const add = (id: string, minutes: number, reckoned: number) => {
+    const before = found.get(id) ?? { minutes: 0, reckoned: 0 }
+    found.set(id, { minutes: before.minutes + minutes, reckoned: before.reckoned + reckoned })
+  }
+  for (const { pressId, from, left, lastPull } of sessions)
+    if (isIn(span, left.at)) add(pressId, Math.max(0, (Date.parse(lastPull ?? left.at) - Date.parse(from)) / 60_000), 0)
+  const runs = new Map<string, number[]>()
+  for (const { pressId, editionStream, at } of loose) {
+    const key = `${pressId} ${editionStream} ${at.slice(0, 10)}`
+    runs.set(key, [...(runs.get(key) ?? []), Date.parse(at)])
+  }
+  for (const [key, times] of runs) {
+    const minutes = times.length * (paceOver(times.sort((a, b) => a - b)) ?? noRates.minutesPerPull)
+    add(key.split(' ')[0]!, minutes, minutes)
+  }
+  return [...found]
+    .map(([id, time]) => ({ name: names.get(id) ?? 'a press', ...time }))
+    .sort((a, b) => b.minutes - a.minutes)
+}
