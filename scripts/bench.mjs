@@ -15,6 +15,7 @@ const { measureLongRun } = await import('./bench/long-run.mjs')
 const { measureCharts, measureFrames } = await import('./bench/frames.mjs')
 const { measureRecordPdf, measureStudioFile } = await import('./bench/files.mjs')
 const { measureCharges } = await import('./bench/charges.mjs')
+const { measureTimetable } = await import('./bench/timetable.mjs')
 const { measureClass } = await import('./bench/class.mjs')
 const { measureCurating } = await import('./bench/curating.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
@@ -131,6 +132,14 @@ say(
 )
 say('  the slowest', ms(room.most), 'under 1 s', room.most < 1000)
 
+const ahead = await measureTimetable()
+say('timetable of 40 editions, 300 tasks, 5 presses: first plan', ms(ahead.first), 'under 1 s', ahead.first < 1000)
+say(
+  `improved (${ahead.rounds} better ones, ${Math.round(ahead.lateBefore / 60)} h late before, ${Math.round(ahead.lateAfter / 60)} h after)`,
+  ms(ahead.whole),
+  'under 10 s',
+  ahead.whole < 10_000 && ahead.longestStep < 500 && ahead.lateAfter <= ahead.lateBefore && ahead.unplaced === 0,
+)
 const owed = await measureCharges(folder('charges'), fillLedger)
 say(
   `statements of 100,000 pulls (${owed.lines} lines), slowest of 3`,

@@ -88,10 +88,10 @@ const csv = () =>
                 <td>{{ methodWord(one.method) }}</td>
                 <td class="number">{{ one.pulls }}</td>
                 <td class="number">
-                  {{ one.good }} <span class="soft">{{ share(one.good, one.pulls) }}</span>
+                  {{ one.good }}<span class="soft">, {{ share(one.good, one.pulls) }}</span>
                 </td>
                 <td class="number">
-                  {{ one.rejects }} <span class="soft">{{ share(one.rejects, one.pulls) }}</span>
+                  {{ one.rejects }}<span class="soft">, {{ share(one.rejects, one.pulls) }}</span>
                 </td>
               </tr>
             </tbody>
@@ -102,7 +102,7 @@ const csv = () =>
           <div class="part-head">
             <h2>Paper</h2>
             <p>
-              {{ figured(reply.pieces.torn, 'piece') }} torn, {{ reply.pieces.lost }} lost
+              {{ figured(reply.pieces.torn, 'piece') }} torn, {{ reply.pieces.lost }} lost,
               {{ share(reply.pieces.lost, reply.pieces.torn) }}
             </p>
           </div>

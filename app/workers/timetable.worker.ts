@@ -1,6 +1,6 @@
 import { type Mend, mends } from '#core/schedule/mend'
 import type { EditionTask } from '#core/schedule/task'
-import { betterPlans } from '#core/timetable/plan'
+import { betterPlans, type Planned } from '#core/timetable/plan'
 import type { Calendar, Timetable } from '#core/timetable/task'
 
 export type TimetableAsked = { tasks: EditionTask[]; calendar: Calendar } & (
@@ -21,11 +21,15 @@ function plan(tasks: EditionTask[], calendar: Calendar): void {
   let told = 0
   let round = 0
   const plans = betterPlans(tasks, calendar)
+  let best: Planned | null = null
   for (;;) {
     const { value, done } = plans.next()
+    if (best !== null && value !== best) round++
+    const isFirst = best === null
+    best = value
     const now = performance.now()
     const isDone = done === true || now - began > longest
-    if (round === 0 || isDone || now - told > toldEvery) {
+    if (isFirst || isDone || now - told > toldEvery) {
       const { placed, unplaced, badness } = value
       postMessage({
         kind: 'plan',
@@ -37,7 +41,6 @@ function plan(tasks: EditionTask[], calendar: Calendar): void {
       told = now
     }
     if (isDone) return
-    round++
   }
 }
 

@@ -27,24 +27,35 @@ function planned(tasks: readonly Task[], order: readonly string[], calendar: Cal
   return { ...timetable, order, badness: badnessOf(tasks, timetable) }
 }
 
+/** So many orders are tried before whoever waits is asked again whether to go on. */
+const triedAtOnce = 8
+
 /**
- * Better plans, each better than the one before: neighbours in the order change places while that helps; few tasks are tried in
- * every order. Yields the best so far after each round, so that whoever waits can stop.
+ * Better plans, none worse than the one before: neighbours at a press, or in a person's day, change places while that helps; few tasks are tried in
+ * every order. Yields the best so far every few tries, the same again while none is better, so that whoever waits can stop.
  */
 export function* betterPlans(tasks: readonly Task[], calendar: Calendar): Generator<Planned, Planned> {
   let best = firstPlan(tasks, calendar)
   yield best
   if (tasks.length <= mostExact) {
+    let tries = 0
     for (const order of everyOrder(tasks)) {
+      if (++tries % triedAtOnce === 0) yield best
       const tried = planned(tasks, order, calendar)
       if (compare(tried.badness, best.badness) < 0) best = tried
     }
     return best
   }
+  const byId = new Map(tasks.map((task) => [task.id, task]))
+  let tries = 0
   for (let isBetter = true; isBetter;) {
     isBetter = false
     for (let i = 0; i + 1 < best.order.length; i++) {
-      const order = best.order.with(i, best.order[i + 1]!).with(i + 1, best.order[i]!)
+      const one = byId.get(best.order[i]!)!
+      const next = best.order.findIndex((id, at) => at > i && meet(one, byId.get(id)!))
+      if (next < 0) continue
+      if (++tries % triedAtOnce === 0) yield best
+      const order = best.order.with(i, best.order[next]!).with(next, best.order[i]!)
       const tried = planned(tasks, order, calendar)
       if (compare(tried.badness, best.badness) >= 0) continue
       best = tried
@@ -54,6 +65,14 @@ export function* betterPlans(tasks: readonly Task[], calendar: Calendar): Genera
   }
   return best
 }
+
+/**
+ * Whether two are neighbours, so that it can matter which is placed first: not where they need nothing in common, nor where
+ * the second waits for the first anyway.
+ */
+const meet = (one: Task, next: Task): boolean =>
+  one.resources.some((resource) => next.resources.includes(resource)) &&
+  !next.after.some(({ taskId }) => taskId === one.id)
 
 /** Every order in which no task stands before one that must be over first. */
 function* everyOrder(tasks: readonly Task[], begun: readonly string[] = []): Generator<readonly string[]> {
