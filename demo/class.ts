@@ -33,6 +33,7 @@ const kettle: CommandData<'set-assignment'> = {
   plan: plan('', 6, { work: 'beginners', layering: 'ahead', proofs: { AP: 0, PP: 0, HC: 0 } }),
   gates: ['press', 'paper', 'cut'],
   practice: 4,
+  opens: null,
   mayReplan: false,
   due: null,
   paper: null,

@@ -46,7 +46,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     const layer = bench.layer.value
     const person = session.person
     if (!layer || !person) return ''
-    const asker = { personId: person.id, role: person.role }
+    const asker = { personId: person.id, role: person.role, occurredAt: new Date().toISOString() }
     return gateObjection(state, layer, { sheetIds: onSheet ? [1] : [] }, edition.studio, asker)?.message ?? ''
   }
 

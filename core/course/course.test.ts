@@ -24,6 +24,7 @@ const sixOfOne: CommandData<'set-assignment'> = {
   plan: { ...plan, size: 6, method: 'reduction', layersPlanned: 2, layering: 'ahead' },
   gates: ['press', 'paper', 'cut'],
   practice: 2,
+  opens: null,
   mayReplan: false,
   due: '2026-12-08',
   paper: { lotId: 'l1', sheets: 2 },
@@ -255,6 +256,19 @@ describe('gates', () => {
     expect(room.give('settle-dispute', stream, settled, ...ada)).toBe('not-allowed')
     room.must('settle-dispute', stream, settled)
     expect(room.of<EditionState>(stream).pulls[0]!.disputed).toBeNull()
+  })
+
+  it('opens on its day: until then nothing is torn or cut, and what is pulled is kept as disputed', () => {
+    const room = begun()
+    const editionIds = assignmentOf(room.course, 'a')!.editions.map(({ editionId }) => editionId)
+    const later = { ...sixOfOne, gates: [], editionIds }
+    room.must('set-assignment', 'course:c1', { ...later, opens: '2026-11-04' })
+    expect(room.give('tear', stream, tear, ...ada)).toBe('opens-later')
+    room.must('pull', stream, pull(room, {}), ...ada)
+    expect(room.of<EditionState>(stream).pulls.at(-1)!.disputed).toMatchObject({ rule: 'opens-later' })
+    room.must('tear', stream, tear)
+    room.must('set-assignment', 'course:c1', { ...later, opens: '2026-11-03' })
+    room.must('tear', stream, tear, ...ada)
   })
 
   it('cuts only what is signed off, each layer by itself, and no longer once that is taken back', () => {

@@ -6,7 +6,7 @@ import type { CourseState } from './state'
 export function termsOf(
   { stream, name }: Pick<CourseState, 'stream' | 'name'>,
   assignmentId: string,
-  { title, gates, practice, mayReplan, due, pictures, points }: Terms & { title: string },
+  { title, gates, practice, mayReplan, opens, due, pictures, points }: Terms & { title: string },
 ): Assignment {
   return {
     courseId: streamId(stream),
@@ -16,6 +16,7 @@ export function termsOf(
     gates,
     practice,
     mayReplan,
+    opens,
     due,
     pictures,
     points,

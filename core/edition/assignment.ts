@@ -13,6 +13,8 @@ export interface Terms {
   pictures: string[]
   /** What students look at their own work for. */
   points: string[]
+  /** The day from which its students may tear, pull and cut, ISO date, or null: at once. */
+  opens: string | null
   /** The day it is handed in, ISO date, or null. */
   due: string | null
 }

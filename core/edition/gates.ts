@@ -9,6 +9,7 @@ import type { PullData } from './pull'
 import { type SignOff, signedOff } from './sign-offs'
 
 type Asker = Pick<Context, 'personId' | 'role'>
+type AskerNow = Asker & Pick<Context, 'occurredAt'>
 interface Assigned {
   assignment: Assignment | null
   signOffs: readonly SignOff[]
@@ -16,6 +17,13 @@ interface Assigned {
 
 const isGated = ({ assignment }: Assigned, gate: Gate, { role }: Asker): boolean =>
   !isStaff(role) && assignment !== null && assignment.gates.includes(gate)
+
+/** Why somebody may not begin yet, or null: the assignment opens on a day, as the day is counted in UTC. */
+export function dayGate({ assignment }: Pick<Assigned, 'assignment'>, { role, occurredAt }: AskerNow): Refused | null {
+  const opens = assignment?.opens ?? null
+  if (opens === null || isStaff(role) || occurredAt.slice(0, 10) >= opens) return null
+  return refuse('opens-later', `${assignment!.title} opens on ${opens}. Until then plan it, and prepare the block.`)
+}
 
 /** Why somebody may not take good paper yet, or null. */
 export function paperGate(edition: Assigned, asker: Asker): Refused | null {
@@ -56,10 +64,10 @@ export function gateObjection(
   layer: Layer,
   pull: Pick<PullData, 'sheetIds'>,
   room: { leaves: readonly Leave[] },
-  asker: Asker,
+  asker: AskerNow,
 ): Objection | null {
   const setup = setupInForce(layer)
   const press = setup && pressGate(edition, { id: setup.pressId, name: setup.pressName }, room, asker)
-  const refused = press || (pull.sheetIds.length > 0 ? paperGate(edition, asker) : null)
+  const refused = dayGate(edition, asker) ?? press ?? (pull.sheetIds.length > 0 ? paperGate(edition, asker) : null)
   return refused && { rule: refused.refusal.code, message: refused.refusal.message }
 }

@@ -64,6 +64,7 @@ export class SetAssignment {
   @IsArray() @ArrayMaxSize(gates.length) @IsIn(gates, { each: true }) gates!: Gate[]
   @OrNull() @IsInt() @Min(0) @Max(500) practice!: number | null
   @IsBoolean() mayReplan!: boolean
+  @OrNull() @IsISO8601({ strict: true }) @MaxLength(10) opens!: string | null
   @OrNull() @IsISO8601() @MaxLength(10) due!: string | null
   @OrNull() @Nested(() => PaperGiven) paper!: PaperGiven | null
   @IsArray() @ArrayMaxSize(mostPoints) @IsString({ each: true }) @Length(1, 120, { each: true }) pictures!: string[]

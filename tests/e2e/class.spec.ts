@@ -92,6 +92,7 @@ test('a student asks at the bench, the instructor’s page shows it, and what is
     plan: { ...course!.assignments[0]!.plan, method: 'reduction', layersPlanned: 2 },
     gates: ['paper', 'cut'],
     practice: 2,
+    opens: null,
     mayReplan: false,
     due: null,
     paper: null,

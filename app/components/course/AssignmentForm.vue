@@ -40,6 +40,7 @@ const blank = (): AssignmentSaid => ({
   gates: ['press', 'paper', 'cut'],
   practice: 4,
   mayReplan: false,
+  opens: null,
   due: null,
   paper: null,
   pictures: ['the whole edition', 'the block as it stands'],
@@ -47,8 +48,8 @@ const blank = (): AssignmentSaid => ({
 })
 const standing = (): AssignmentSaid => {
   if (!props.assignment) return blank()
-  const { title, plan, gates, practice, mayReplan, due, paper, pictures, points } = props.assignment
-  const said: AssignmentSaid = { title, plan, gates, practice, mayReplan, due, paper, pictures, points }
+  const { title, plan, gates, practice, mayReplan, opens, due, paper, pictures, points } = props.assignment
+  const said: AssignmentSaid = { title, plan, gates, practice, mayReplan, opens, due, paper, pictures, points }
   return JSON.parse(JSON.stringify(said)) as AssignmentSaid
 }
 const form = ref(standing())
@@ -69,6 +70,11 @@ const toggle = (gate: Gate) => {
   const { gates } = form.value
   form.value.gates = gates.includes(gate) ? gates.filter((one) => one !== gate) : [...gates, gate]
 }
+const turned = computed(() =>
+  form.value.opens !== null && form.value.due !== null && form.value.due < form.value.opens
+    ? 'It is to be handed in before that day.'
+    : '',
+)
 const pastDue = computed(() =>
   form.value.due !== null && form.value.due < new Date().toISOString().slice(0, 10) ? 'That day is past.' : '',
 )
@@ -132,6 +138,13 @@ async function keep() {
         :options="colours"
         :words="methodWord(form.plan.method)"
         :disabled="isBegun"
+      />, open from
+      <SaidValue
+        v-model="form.opens"
+        label="Open from"
+        kind="date"
+        :words="form.opens ? day(form.opens) : 'the first day'"
+        :fault="turned"
       />, handed in by
       <SaidValue
         v-model="form.due"

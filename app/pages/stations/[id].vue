@@ -107,6 +107,7 @@ const asItSeems = ref(false)
             >{{ one.title }}, {{ one.layerName }}: {{ figured(one.pulls, 'pull') }}.&#32;</template
           >
         </p>
+        <BookedHere :place-id="id" />
         <CareNotes :cards="care" class="careful" />
         <OpenSession
           v-if="!isMine && !asItSeems"

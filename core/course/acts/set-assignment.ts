@@ -29,6 +29,7 @@ const assignmentSet = defineEvent(
           )
         : [...state.assignments, { id: assignmentId, ...said, editions: [], exchange: [] }],
     }),
+  [(data) => ({ opens: null, ...data })],
 )
 
 /** What a class is given to do, new or changed. Its terms hold at once for the editions begun; their plans stay. */

@@ -1,6 +1,6 @@
 import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { cutGate } from '../gates'
+import { cutGate, dayGate } from '../gates'
 import { editLayer } from '../edit'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
@@ -26,6 +26,6 @@ export const cutFurther = defineAct(edition, 'cut-further', theirsInClass, {
       return refuse('without-pull', `${layer.name} is laid without a press; there is no block of it to cut.`)
     return layer.cutFurther
       ? refuse('cut-already', 'This block has been cut further already.')
-      : (cutGate(edition, layer, asker) ?? [blockCutFurther.on(edition, data)])
+      : (dayGate(edition, asker) ?? cutGate(edition, layer, asker) ?? [blockCutFurther.on(edition, data)])
   },
 })

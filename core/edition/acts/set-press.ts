@@ -6,7 +6,7 @@ import { edgeFault } from '../../press/edges'
 import { pressUsed } from '../../stores/press/events/press-used'
 import { studio } from '../../stores/studio/stream'
 import { press } from '../../stores/press/stream'
-import { pressGate } from '../gates'
+import { dayGate, pressGate } from '../gates'
 import { pressSet } from '../events/press-set'
 import { layerOf } from '../layer'
 import { sectionOf } from '../section'
@@ -28,7 +28,10 @@ export const setPress = defineAct(edition, 'set-press', theirs, {
     if (!layer) return unknownLayer()
     if (press.name === '')
       return refuse('unknown-press', 'That press is not here. Add it first, or choose another.', 'pressId')
-    const others = notTheirs(press, asker.role) ?? pressGate(edition, { id: pressId, name: press.name }, studio, asker)
+    const others =
+      dayGate(edition, asker) ??
+      notTheirs(press, asker.role) ??
+      pressGate(edition, { id: pressId, name: press.name }, studio, asker)
     if (others) return others
     const edge = edgeFault(press.kind, sectionOf(edition, studio.drawer, setting))
     if (edge) return refuse('edge-under-roller', edge, 'packing')

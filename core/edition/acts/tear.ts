@@ -7,7 +7,7 @@ import { lotAdded } from '../../stores/lot/events/lot-added'
 import { lotTorn } from '../../stores/lot/events/lot-torn'
 import { inHand, type LotState, rationOf } from '../../stores/lot/state'
 import { lot } from '../../stores/lot/stream'
-import { paperGate } from '../gates'
+import { dayGate, paperGate } from '../gates'
 import { sheetSpoiled } from '../events/sheet-spoiled'
 import { blankPieces, type Torn } from '../sheet'
 import type { EditionState } from '../state'
@@ -70,6 +70,7 @@ export const tear = defineAct(edition, 'tear', theirs, {
     const kept = offcutsByLot(data.offcuts)
     return (
       countsFault(edition, lot, data) ??
+      dayGate(edition, asker) ??
       (lot.use === 'edition' ? paperGate(edition, asker) : null) ??
       rationFault(lot, data) ??
       offcutsFault(offcutLots, kept) ?? [

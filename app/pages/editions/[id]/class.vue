@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { dueIn } from '~/drawings/words'
+import { day, dueIn } from '~/drawings/words'
 
 /** The edition as a class’s assignment: what is asked for first, who was asked, and handing it in. */
 const edition = useEdition()
 const session = useSession()
 const state = computed(() => edition.state!)
 const assignment = computed(() => state.value.assignment)
+const opensLater = computed(() => (assignment.value?.opens ?? '') > new Date().toISOString().slice(0, 10))
 </script>
 
 <template>
@@ -19,6 +20,7 @@ const assignment = computed(() => state.value.assignment)
         <NuxtLink v-if="session.isStaff" :to="`/class/${assignment.courseId}`">{{
           assignment.course
         }}</NuxtLink><template v-else>{{ assignment.course }}</template
+        ><template v-if="opensLater">, opens on {{ day(assignment.opens) }}</template
         ><template v-if="assignment.due">, {{ dueIn(assignment.due) }}</template
         >.
       </p>
