@@ -168,6 +168,11 @@ function want(event: MouseEvent, placeId: string) {
             @click="emit('choose', booking.bookingId)"
           />
         </div>
+        <ul class="told">
+          <li v-for="booking in bookingsOf(calendar, place.id, day)" :key="booking.bookingId">
+            <button type="button" class="link" @click="emit('choose', booking.bookingId)">{{ saidOf(booking) }}</button>
+          </li>
+        </ul>
       </li>
       <li v-for="rack in racks" :key="rack.id" class="row rack">
         <h3>
@@ -242,6 +247,9 @@ h3 {
   z-index: 2;
   pointer-events: none;
 }
+.told {
+  display: none;
+}
 .keys {
   margin-top: 6px;
   font-size: 0.84rem;
@@ -255,7 +263,21 @@ h3 {
     padding: 4px 0;
   }
   .track {
-    min-height: 44px;
+    min-height: 26px;
+  }
+  .track :deep(.paper) {
+    font-size: 0;
+  }
+  .hours span:nth-child(even) {
+    display: none;
+  }
+  .told {
+    display: block;
+    padding: 2px 0 6px;
+  }
+  .told button {
+    text-align: left;
+    min-height: 32px;
   }
 }
 </style>

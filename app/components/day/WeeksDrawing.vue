@@ -56,6 +56,7 @@ const threadOf = ({ tasks, end }: EditionStanding) => {
           </template>
           <span v-if="one.due !== null" class="due" :style="{ left: `${drawn.at(one.due)}%` }" />
         </div>
+        <div v-if="chosen === one.editionId" class="more"><slot :standing="one" /></div>
       </li>
     </ul>
     <p class="key soft" aria-hidden="true">
@@ -108,6 +109,9 @@ const threadOf = ({ tasks, end }: EditionStanding) => {
 .row > button span {
   display: block;
   font-size: 0.8rem;
+}
+.more {
+  grid-column: 1 / -1;
 }
 .late {
   color: var(--reject);
@@ -178,6 +182,10 @@ const threadOf = ({ tasks, end }: EditionStanding) => {
   }
   .track {
     height: 30px;
+  }
+  /* Too near the first Monday where it is narrow. */
+  .head span:first-child {
+    display: none;
   }
 }
 </style>

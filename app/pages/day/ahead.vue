@@ -34,7 +34,6 @@ const whose = [
 const isMine = ({ editionId }: EditionStanding) =>
   reply.value!.editions.find(({ id }) => id === editionId)?.personIds.includes(session.person?.id ?? '') ?? false
 const shown = computed(() => (editions.value ?? []).filter((one) => mineOnly.value === 'Everybody’s' || isMine(one)))
-const chosen = computed(() => shown.value.find(({ editionId }) => editionId === chosenId.value) ?? null)
 const titleOf = (id: string) => reply.value?.editions.find((one) => one.id === id)?.title ?? 'an edition'
 const dayOf = (minute: number) => momentWords(minute, zone.value).replace(/,.*/, '')
 const late = computed(() => (editions.value ?? []).filter(({ late, end }) => late > 0 || end === null))
@@ -95,7 +94,19 @@ const choose = (editionId: string) =>
         :zone="zone"
         :chosen="chosenId"
         @choose="choose"
-      />
+      >
+        <template #default="{ standing }">
+          <EditionAhead
+            :standing="standing"
+            :tasks="tasks"
+            :reply="reply"
+            :mended="mended?.editionId === standing.editionId ? mended.mends : null"
+            :is-mending="isMending"
+            @mend="mend(standing.editionId)"
+            @done="load"
+          />
+        </template>
+      </WeeksDrawing>
       <p v-if="tooFew" class="warn">
         On {{ dayOf(tooFew.at) }} {{ figured(tooFew.sheets, 'sheet') }} dry at once; the racks hold {{ reply.slots }}.
       </p>
@@ -103,17 +114,6 @@ const choose = (editionId: string) =>
         Looking for a better order, {{ figured(round, 'better one') }} found so far.
         <button type="button" class="link" @click="stop">Stop here</button>
       </p>
-      <EditionAhead
-        v-if="chosen"
-        :key="chosen.editionId"
-        :standing="chosen"
-        :tasks="tasks"
-        :reply="reply"
-        :mended="mended?.editionId === chosen.editionId ? mended.mends : null"
-        :is-mending="isMending"
-        @mend="mend(chosen.editionId)"
-        @done="load"
-      />
     </template>
   </div>
 </template>
