@@ -56,7 +56,10 @@ export function mends(
     ...tried('drier', withDrier),
     ...others.flatMap((pressId) => tried('press', (task) => atPress(task, pressId), { pressId })),
     ...tried('helper', withHelper(own)),
-    ...fewer((share) => tried('fewer', (task) => withFewer(task, share), { share })),
+    // In time as it is, nobody makes fewer.
+    ...(now !== null && now <= due
+      ? []
+      : fewer((share) => tried('fewer', (task) => withFewer(task, share), { share }))),
   ]
 }
 
