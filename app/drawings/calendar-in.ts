@@ -3,6 +3,8 @@ import { localOf } from '#core/calendar/local-time'
 
 /** More times than these no holiday comes back within what is looked ahead. */
 const mostTimes = 60
+/** Times looked through of one that began long ago, until those to come. */
+const mostLooked = 20_000
 const lookedAhead = 2 * 365 * 24 * 3600_000
 
 /**
@@ -28,9 +30,10 @@ export async function closuresIn(text: string, zone: string): Promise<{ closures
     time.isDate
       ? `${time.toString().slice(0, 10)}T00:00`
       : localOf(Math.round(time.toJSDate().getTime() / 60_000), zone)
-  const add = (from: InstanceType<typeof ical.Time>, until: InstanceType<typeof ical.Time>, why: string) => {
-    if (until.toJSDate().getTime() >= since)
-      closures.push({ from: told(from), until: told(until), personId: null, why: why.slice(0, 200) })
+  const add = (from: InstanceType<typeof ical.Time>, until: InstanceType<typeof ical.Time>, why: string): boolean => {
+    if (until.toJSDate().getTime() < since) return false
+    closures.push({ from: told(from), until: told(until), personId: null, why: why.slice(0, 200) })
+    return true
   }
   for (const event of events) {
     const why = event.summary ?? ''
@@ -43,12 +46,12 @@ export async function closuresIn(text: string, zone: string): Promise<{ closures
       continue
     }
     const times = event.iterator()
-    for (let i = 0; i < mostTimes * 20; i++) {
+    let taken = 0
+    for (let i = 0; i < mostLooked && taken < mostTimes; i++) {
       const time = times.next()
       if (!time || time.toJSDate().getTime() > Date.now() + lookedAhead) break
       const { startDate, endDate } = event.getOccurrenceDetails(time)
-      add(startDate, endDate, why)
-      if (closures.length >= mostTimes) break
+      if (add(startDate, endDate, why)) taken++
     }
   }
   return { closures, left }

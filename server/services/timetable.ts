@@ -4,20 +4,20 @@ import { spanOf } from '#core/calendar/free'
 import type { EditionState } from '#core/edition/state'
 import { streamId } from '#core/ground/envelope'
 import { goal } from '#core/plan/plan'
-import { sheetsToStart } from '#core/run/sheets-to-start'
 import { type Around, editionTasks } from '#core/schedule/edition-tasks'
 import { longestOpen } from '#core/schedule/room-calendar'
 import type { StudioState } from '#core/stores/studio/state'
 import type { TimetableReply } from '#shared/replies/calendar'
-import type { BatchSummary, LotSummary, PressSummary, RackSummary } from '#shared/replies/replies'
+import type { BatchSummary, EditionSummary, LotSummary, PressSummary, RackSummary } from '#shared/replies/replies'
 import { summariesOf } from '../database/summaries'
 import { openEditions } from './calendar'
+import { listEditions } from './editions'
 import type { Pressroom } from './pressroom'
 
 /** What is to be done for every edition that is not closed; the browser places it. */
 export async function readTimetable(room: Pressroom, at: number): Promise<TimetableReply> {
   const { reader } = room.db
-  const [calendar, studio, presses, batches, lots, racks, editions] = await Promise.all([
+  const [calendar, studio, presses, batches, lots, racks, editions, listed] = await Promise.all([
     room.ledger.read<CalendarState>('calendar'),
     room.ledger.read<StudioState>('studio'),
     summariesOf<PressSummary>(reader, 'press'),
@@ -25,17 +25,20 @@ export async function readTimetable(room: Pressroom, at: number): Promise<Timeta
     summariesOf<LotSummary>(reader, 'lot'),
     summariesOf<RackSummary>(reader, 'rack'),
     openEditions(room),
+    listEditions(room, { limit: 200 }),
   ])
   const now = Math.floor(at / 60_000)
   const iso = instantOf(now)
   const families = new Map(batches.map(({ id, family }) => [id, family]))
   const damp = new Set(lots.flatMap(({ id, damp }) => (damp ? [id] : [])))
+  // What the list has reckoned already is not reckoned again for every look.
+  const summaries = new Map(listed.editions.map((one) => [one.id, one]))
   const longest = longestOpen(calendar, now)
   const around = (state: EditionState): Around => ({
     now,
     longestOpen: longest,
     due: state.plan?.due ? minuteOfLocal(`${state.plan.due}T23:59`, calendar.timeZone) : null,
-    toStart: startOf(room, state, studio),
+    toStart: startOf(state, summaries.get(streamId(state.stream))),
     pressIds: pressesFor(state, presses),
     booked: calendar.bookings
       .filter(({ editionId, until }) => editionId === streamId(state.stream) && until > iso)
@@ -65,16 +68,8 @@ export async function readTimetable(room: Pressroom, at: number): Promise<Timeta
 }
 
 /** Sheets to start while none is torn, as Paper tears them: the printer's number, or the room's. */
-function startOf(
-  room: Pressroom,
-  { stream, plan, layers, made, printerIds }: EditionState,
-  studio: StudioState,
-): number {
-  if (plan === null || made > 0) return 0
-  const count = Math.max(layers.length, plan.layersPlanned)
-  const asked = sheetsToStart(plan, count, room.passBook.recordFor(stream), printerIds[0] ?? null, studio.confidence)
-  return asked.sheets ?? goal(plan)
-}
+const startOf = ({ plan, made }: EditionState, summary: EditionSummary | undefined): number =>
+  plan === null || made > 0 ? 0 : (summary?.toStart?.sheets ?? goal(plan))
 
 /** The press that was set for any of its layers first, then every other by name. */
 function pressesFor({ layers }: EditionState, presses: readonly PressSummary[]): string[] {
