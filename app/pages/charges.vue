@@ -9,7 +9,8 @@ import { date, day, figured } from '~/drawings/words'
 /** Who owes what: paper, ink, press time and what was typed, of a span, by person, edition or class; settled or open. */
 useHead({ title: 'Who owes what · Ample Tally' })
 const session = useSession()
-const { busy, fault, giving } = useGiving()
+const { fault, giving } = useGiving()
+const making = useGiving()
 const isoDay = (at: Date) => at.toLocaleDateString('sv-SE')
 const today = new Date()
 const span = ref({
@@ -31,12 +32,15 @@ const turned = computed(() =>
   span.value.from && span.value.until && span.value.until < span.value.from ? 'That day is before the first one.' : '',
 )
 let asked = 0
+/** Days were changed, and what they come to is not here yet: the old sum is not shown over them. */
+const isAsking = ref(false)
 
 /** Asked anew when the span changes; an older answer is not shown over a newer one. */
 async function load() {
   const { from, until } = span.value
   if (!from || !until || turned.value) return
   const mine = ++asked
+  isAsking.value = true
   await giving(async () => {
     const start = new Date(`${from}T00:00:00`)
     const end = new Date(`${until}T00:00:00`)
@@ -48,6 +52,7 @@ async function load() {
     reply.value = found
     told.value = days
   })
+  if (mine === asked) isAsking.value = false
 }
 watch(span, load, { deep: true })
 onMounted(async () => {
@@ -90,7 +95,7 @@ async function setRoomUse(stream: string, isRooms: boolean) {
 const spanWords = computed(() => `${date(span.value.from)} to ${date(span.value.until)}`)
 const fileOf = (kind: string, ending: string) => `${kind}-${span.value.from}-${span.value.until}.${ending}`
 const csv = () =>
-  giving(async () => {
+  making.giving(async () => {
     download(
       await chargesCsv([...lines.value, ...rooms.value], session.nameOf, titleOf),
       'text/csv',
@@ -98,7 +103,7 @@ const csv = () =>
     )
   })
 const pdf = () =>
-  giving(async () => {
+  making.giving(async () => {
     download(
       await statementsPdf(
         statements.value.map((one) => ({ ...one, key: titled(one.key) })),
@@ -115,11 +120,13 @@ const pdf = () =>
   <div>
     <div class="page-head">
       <h1>Who owes what</h1>
-      <p v-if="reply" class="told">
+      <p v-if="reply && !isAsking" class="told">
         {{ money(usedIn(lines)) }} in all, {{ figured(lines.length, 'line') }}; {{ money(openIn(lines)) }} open
       </p>
       <VBtn class="quiet right no-print" :disabled="lines.length + rooms.length === 0" @click="csv">CSV</VBtn>
-      <VBtn class="quiet no-print" :disabled="statements.length === 0" :loading="busy" @click="pdf">PDF</VBtn>
+      <VBtn class="quiet no-print" :disabled="statements.length === 0" :loading="making.busy.value" @click="pdf"
+        >PDF</VBtn
+      >
     </div>
     <p class="sentence">
       From
@@ -133,7 +140,7 @@ const pdf = () =>
         :fault="turned"
       />, by <SaidValue v-model="by" label="By" kind="choice" :options="ways" :words="by" />.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <p v-if="fault || making.fault.value" class="trouble" role="alert">{{ fault || making.fault.value }}</p>
     <p v-if="unpriced.length > 0" class="unpriced">
       {{ figured(unpriced.length, 'line stands', 'lines stand') }} with nothing, since no price or rate was known then:
       give <NuxtLink to="/presses">presses</NuxtLink> their rate, <NuxtLink to="/paper">paper</NuxtLink> and

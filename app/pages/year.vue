@@ -6,7 +6,7 @@ import { figured } from '~/drawings/words'
 
 /** A year of the room on one page: editions, prints, yield by method, paper, hours at the presses. */
 const session = useSession()
-const { busy, fault, giving } = useGiving()
+const { fault, giving } = useGiving()
 const year = ref(new Date().getFullYear())
 useHead({ title: () => `The year ${year.value} · Ample Tally` })
 const reply = shallowRef<YearReply | null>(null)
@@ -63,7 +63,7 @@ const csv = () =>
       <VBtn class="quiet right no-print" @click="year--">The year before</VBtn>
       <VBtn class="quiet no-print" :disabled="year >= new Date().getFullYear()" @click="year++">The year after</VBtn>
       <VBtn class="quiet no-print" :disabled="!reply" @click="csv">CSV</VBtn>
-      <VBtn class="quiet no-print" :loading="busy" :disabled="!reply" @click="print">Print</VBtn>
+      <VBtn class="quiet no-print" :disabled="!reply" @click="print">Print</VBtn>
     </div>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <template v-if="reply">

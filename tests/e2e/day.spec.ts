@@ -126,7 +126,7 @@ test('a booking whose time has come leads to the press, and the phone shows the 
   const server = await pressroom({ demo: true })
   await page.setViewportSize({ width: 390, height: 800 })
   await signInAs(page, server.url, /^Ansa Quill/, '/day')
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Book a press' })).toBeVisible()
   const now = Date.now()
   const asked = `from=${new Date(now).toISOString()}&until=${new Date(now + 86_400_000).toISOString()}`
   const told = (await (await page.request.get(`${server.url}/api/calendar?${asked}`)).json()) as CalendarReply

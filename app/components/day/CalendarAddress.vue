@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Bookings for a calendar program: a file, or an address it reads by itself, with a secret that can be changed. */
 const session = useSession()
-const { busy, fault, giving } = useGiving()
+const { fault, giving } = useGiving()
+const making = useGiving()
 const path = ref<string | null>(null)
 const isKnown = ref(false)
 const copied = ref(false)
@@ -14,7 +15,7 @@ onMounted(() =>
 )
 async function make() {
   copied.value = false
-  await giving(async () => {
+  await making.giving(async () => {
     path.value = (await api<{ path: string }>('/api/calendar/address', 'POST', {})).path
   })
 }
@@ -43,10 +44,12 @@ const copy = () =>
         <input type="text" readonly :value="address" @focus="($event.target as HTMLInputElement).select()"
       /></label>
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <p v-if="fault || making.fault.value" class="trouble" role="alert">{{ fault || making.fault.value }}</p>
     <div v-if="isKnown" class="buttons">
       <VBtn v-if="path" class="quiet" @click="copy">{{ copied ? 'Copied' : 'Copy the address' }}</VBtn>
-      <VBtn class="quiet" :loading="busy" @click="make">{{ path ? 'Change the address' : 'Make an address' }}</VBtn>
+      <VBtn class="quiet" :loading="making.busy.value" @click="make">{{
+        path ? 'Change the address' : 'Make an address'
+      }}</VBtn>
       <span v-if="path" class="soft">changed, the old one leads nowhere</span>
     </div>
   </div>
