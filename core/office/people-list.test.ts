@@ -21,7 +21,7 @@ describe('a list of people', () => {
         { name: 'Ibb Fenner', role: 'student', active: true },
         { name: 'Rook Alder', role: 'student', active: true },
       ],
-      changed: [{ id: 'p2', name: 'merle tarn', role: 'instructor', active: true }],
+      changed: [{ id: 'p2', name: 'Merle Tarn', role: 'instructor', active: true }],
       same: 0,
       faults: [],
     })

@@ -33,7 +33,7 @@ const here = new Set(['', 'yes', 'here', 'true', '1'])
 
 /**
  * What a list of people changes in the room: who is new, who has another role or has left. Nobody is taken away who is not
- * on it. A row that cannot be read is told, and keeps no other row out.
+ * on it, and a name written otherwise renames nobody. A row that cannot be read is told, and keeps no other row out.
  * @param rows of a table by its headings: `name`, `role`, `here`
  */
 export function peopleList(rows: readonly Record<string, string | undefined>[], known: readonly Known[]): PeopleList {
@@ -52,7 +52,8 @@ export function peopleList(rows: readonly Record<string, string | undefined>[], 
     if (!before) {
       if (one.active) found.added.push(one)
       else found.same++
-    } else if (before.role !== one.role || before.active !== one.active) found.changed.push({ id: before.id, ...one })
+    } else if (before.role !== one.role || before.active !== one.active)
+      found.changed.push({ ...one, id: before.id, name: before.name })
     else found.same++
   }
   return found

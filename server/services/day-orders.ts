@@ -1,5 +1,4 @@
 import { spanOf } from '#core/calendar/free'
-import { openSpans } from '#core/calendar/hours'
 import { instantOf } from '#core/calendar/local-time'
 import type { Booking, CalendarState } from '#core/calendar/state'
 import { layerOf } from '#core/edition/layer'
@@ -9,7 +8,7 @@ import { isStaff } from '#core/ground/who'
 import { type InkOf, runAtPress } from '#core/run/at-press'
 import { type ChangeOver, changeOver, minutesOf, noChange, type RunAtPress } from '#core/run/change-over'
 import { type DayAsked, type DayOrder, inGivenOrder, mostRuns, orderOfDay } from '#core/run/order-of-day'
-import { type Span, without } from '#core/timetable/spans'
+import { merged, type Span } from '#core/timetable/spans'
 import type { OrderProposal } from '#shared/replies/calendar'
 import type { PersonReply, PressSummary } from '#shared/replies/replies'
 import type { Pressroom } from './pressroom'
@@ -46,7 +45,7 @@ export async function proposedOrders(
     const booked = await bookedAt(room, calendar, press, day, now, inkOf, person)
     const runs = booked.filter(({ mayMove, booking }) => mayMove || booking.isFixed)
     if (runs.filter(({ mayMove }) => mayMove).length < 2 || runs.length > mostRuns) continue
-    const proposal = await proposalFor(room, calendar, press, booked, runs, day, now, inkOf)
+    const proposal = await proposalFor(room, press, runs, now, inkOf)
     if (proposal) found.push(proposal)
   }
   return found
@@ -84,11 +83,8 @@ async function bookedAt(
 
 async function proposalFor(
   room: Pressroom,
-  calendar: CalendarState,
   press: PressSummary,
-  booked: readonly Booked[],
   runs: readonly Booked[],
-  day: Span,
   now: number,
   inkOf: InkOf,
 ): Promise<OrderProposal | null> {
@@ -102,11 +98,11 @@ async function proposalFor(
     return { wash: wash * factor, screws: screws * factor, packing: packing * factor }
   }
   const between = (before: number, next: number) => Math.round(minutesOf(change(before, next)))
-  const others = booked.filter((one) => !runs.includes(one))
   const notBefore = await Promise.all(runs.map((one) => dryFrom(room, one.booking)))
   const asked: DayAsked = {
     start: Math.max(now, Math.min(...runs.map(({ from }) => from))),
-    free: without(openSpans(calendar, day), others),
+    // Within the time that these bookings hold already: nobody is sent to an hour at which nobody was to be there.
+    free: merged(runs),
     between,
     runs: runs.map(({ booking, from, to, mayMove }, i) => ({
       id: booking.bookingId,

@@ -29,6 +29,9 @@ test('a press is booked, moved by keys and by hand, and a clash is answered by t
   await say(page, 'Until', '12:00')
   await say(page, 'For which edition', 'Slack Water')
   await say(page, 'For which layer', 'rust')
+  // Half-way a reload keeps what was said.
+  await page.reload()
+  await expect(page.getByRole('button', { name: 'For which layer: rust' })).toBeVisible()
   await page.getByRole('button', { name: 'Book it' }).click()
   const own = strip(page, /^10:00–12:00 Oona Vell, Slack Water, rust/)
   await expect(own).toBeVisible()

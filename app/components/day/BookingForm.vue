@@ -5,57 +5,30 @@ import { instantOf, minuteOf, spanWords } from '#core/calendar/local-time'
 import type { Booking, CalendarState } from '#core/calendar/state'
 import type { BookableEdition, Place } from '#shared/replies/calendar'
 
-/** A booking in a sentence: a new one, or one that was chosen. */
-export interface BookingStart {
+/** A booking in a sentence: a new one, or one that was chosen, whose time and place can change. */
+export interface BookingTold {
   placeId: string
-  day: string
+  day: string | null
   from: string
   until: string
+  personId: string
+  editionId: string
+  layerId: string
+  isFixed: boolean
+  note: string
 }
+const form = defineModel<BookingTold>({ required: true })
 const props = defineProps<{
   calendar: CalendarState
   places: Place[]
   editions: BookableEdition[]
+  /** The one that was chosen, or null for a new one. */
   booking: Booking | null
-  start: BookingStart
 }>()
-const emit = defineEmits<{ done: []; goTo: [day: string] }>()
+const emit = defineEmits<{ done: [day: string] }>()
 const session = useSession()
 const { busy, fault, field, giving } = useGiving()
 const clock = useRoomClock(() => props.calendar)
-
-const standing = () => {
-  const { booking, start } = props
-  if (!booking)
-    return {
-      ...start,
-      personId: session.person?.id ?? '',
-      editionId: '',
-      layerId: '',
-      isFixed: false,
-      note: '',
-    }
-  return {
-    placeId: booking.placeId,
-    day: clock.dayOf(booking.from) as string | null,
-    from: clock.clockOf(booking.from),
-    until: clock.clockOf(booking.until),
-    personId: booking.personId,
-    editionId: booking.editionId ?? '',
-    layerId: booking.layerId ?? '',
-    isFixed: booking.isFixed,
-    note: booking.note,
-  }
-}
-const form = ref(standing())
-const draft = props.booking ? null : useDraft('new booking', form)
-watch(
-  () => [props.booking, props.start],
-  () => {
-    form.value = props.booking ? standing() : { ...form.value, ...props.start }
-    fault.value = ''
-  },
-)
 const isOthers = computed(() => props.booking !== null && props.booking.personId !== session.person?.id)
 const mayChange = computed(() => !isOthers.value || session.isStaff)
 const people = computed(() =>
@@ -138,10 +111,7 @@ async function keep() {
         })
       : session.give('calendar', 'book', { bookings: [{ bookingId: v7(), placeId, ...span.value, ...said }] }),
   )
-  if (!done) return
-  draft?.done()
-  emit('done')
-  emit('goTo', day)
+  if (done) emit('done', day)
 }
 </script>
 

@@ -3,6 +3,7 @@ import { nearestFree } from '#core/calendar/free'
 import { instantOf, minuteOf } from '#core/calendar/local-time'
 import type { Booking, CalendarState } from '#core/calendar/state'
 import type { CalendarReply } from '#shared/replies/calendar'
+import type { BookingTold } from '~/components/day/BookingForm.vue'
 import { weekWords } from '~/drawings/day-sheet'
 import { figured } from '~/drawings/words'
 
@@ -62,36 +63,78 @@ const booked = computed(() =>
 
 const chosenId = ref<string | null>(null)
 const chosen = computed(() => calendar.value?.bookings.find(({ bookingId }) => bookingId === chosenId.value) ?? null)
-const start = ref({ placeId: '', day: day.value, from: '18:00', until: '20:00' })
-const isBooking = ref(false)
+const blank = (): { told: BookingTold; isOpen: boolean } => ({
+  told: {
+    placeId: '',
+    day: day.value,
+    from: '18:00',
+    until: '20:00',
+    personId: session.person?.id ?? '',
+    editionId: '',
+    layerId: '',
+    isFixed: false,
+    note: '',
+  },
+  isOpen: false,
+})
+/** A new booking as far as it is said; it survives a reload. */
+const fresh = ref(blank())
+const draft = useDraft('new booking', fresh)
+/** What the chosen one is to become. */
+const edited = ref<BookingTold | null>(null)
 watch(day, (on) => {
-  start.value = { ...start.value, day: on }
+  if (fresh.value.isOpen) fresh.value.told.day = on
   chosenId.value = null
 })
 function choose(bookingId: string) {
-  isBooking.value = false
+  fresh.value.isOpen = false
   chosenId.value = chosenId.value === bookingId ? null : bookingId
+  const booking = chosen.value
+  edited.value = booking && {
+    placeId: booking.placeId,
+    day: clock.dayOf(booking.from),
+    from: clock.clockOf(booking.from),
+    until: clock.clockOf(booking.until),
+    personId: booking.personId,
+    editionId: booking.editionId ?? '',
+    layerId: booking.layerId ?? '',
+    isFixed: booking.isFixed,
+    note: booking.note,
+  }
 }
 function begin(placeId?: string, from?: number) {
   chosenId.value = null
-  const place = placeId ?? (start.value.placeId || (reply.value?.places[0]?.id ?? ''))
+  const place = placeId ?? (fresh.value.told.placeId || (reply.value?.places[0]?.id ?? ''))
   const wanted = from ?? Math.max(span.value.from, Math.ceil(now.value / 60_000 / 30) * 30)
   const length = 120
+  const personId = fresh.value.told.personId || (session.person?.id ?? '')
   // Without an hour that was touched, what is free next is offered.
   const free =
     from === undefined && calendar.value
-      ? nearestFree(calendar.value, {
-          from: wanted,
-          to: wanted + length,
-          placeId: place,
-          personId: session.person?.id ?? '',
-          now: wanted,
-        })
+      ? nearestFree(calendar.value, { from: wanted, to: wanted + length, placeId: place, personId, now: wanted })
       : null
   const begun = free?.from ?? wanted
-  const times = { from: clock.clockOf(instantOf(begun)), until: clock.clockOf(instantOf(begun + length)) }
-  start.value = { placeId: place, day: clock.dayOf(instantOf(begun)), ...times }
-  isBooking.value = true
+  Object.assign(fresh.value.told, {
+    placeId: place,
+    personId,
+    day: clock.dayOf(instantOf(begun)),
+    from: clock.clockOf(instantOf(begun)),
+    until: clock.clockOf(instantOf(begun + length)),
+  })
+  fresh.value.isOpen = true
+}
+function leave() {
+  fresh.value.isOpen = false
+  chosenId.value = null
+}
+async function kept(on: string) {
+  if (!chosenId.value) {
+    draft.done()
+    fresh.value = blank()
+  }
+  leave()
+  await load()
+  await goTo(on)
 }
 async function move(bookingId: string, placeId: string, from: string, until: string) {
   await giving(() => session.give('calendar', 'move-bookings', { moves: [{ bookingId, placeId, from, until }] }))
@@ -160,19 +203,30 @@ const hoursWords = computed(() => {
         @give-back="giveBack"
       />
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <section v-if="chosen || isBooking" class="part no-print" aria-label="The booking">
+      <section v-if="chosen && edited" class="part no-print" aria-label="The booking">
         <BookingForm
-          :key="chosen?.bookingId ?? 'new'"
+          :key="chosen.bookingId"
+          v-model="edited"
           :calendar="calendar"
           :places="reply.places"
           :editions="reply.editions"
           :booking="chosen"
-          :start="start"
-          @done="((isBooking = false), (chosenId = null), load())"
-          @go-to="goTo"
+          @done="kept"
         >
-          <VBtn v-if="chosen && mayMove(chosen)" class="quiet" @click="giveBack(chosen.bookingId)">Give it back</VBtn>
-          <VBtn class="quiet" @click="((isBooking = false), (chosenId = null))">Leave it</VBtn>
+          <VBtn v-if="mayMove(chosen)" class="quiet" @click="giveBack(chosen.bookingId)">Give it back</VBtn>
+          <VBtn class="quiet" @click="leave">Leave it</VBtn>
+        </BookingForm>
+      </section>
+      <section v-else-if="fresh.isOpen" class="part no-print" aria-label="The booking">
+        <BookingForm
+          v-model="fresh.told"
+          :calendar="calendar"
+          :places="reply.places"
+          :editions="reply.editions"
+          :booking="null"
+          @done="kept"
+        >
+          <VBtn class="quiet" @click="leave">Leave it</VBtn>
         </BookingForm>
       </section>
       <div v-else-if="reply.places.length > 0" class="buttons no-print">
