@@ -103,26 +103,35 @@ async function pullsAtPresses({ db }: Pressroom, span: Span): Promise<LoosePull[
   )
   const pressOf = new Map(setups.map(({ stream, seq, layer, press }) => [`${stream} ${layer} ${seq}`, press]))
   const voided = await voidedPulls(db)
-  const pulls = await rows<{
-    position: number
-    stream: string
-    actor: string
-    command_id: string
-    occurred_at: string
-    layer: string
-    setup: number
-  }>(
+  // A year has a hundred thousand pulls of some hundred layers: told as a row each they take three times as long to read.
+  const runs = await rows<{ stream: string; actor: string; at: string; pulls: string }>(
     db.long,
-    `SELECT position, stream, actor, command_id, occurred_at,
-       json_extract(data, '$.layerId') AS layer, json_extract(data, '$.setupSeq') AS setup
-     FROM events WHERE type = 'pulled' AND occurred_at >= $1 AND occurred_at < $2 ORDER BY position`,
+    `SELECT stream, actor, at, group_concat(position || '|' || occurred_at || '|' || command_id, ';') AS pulls FROM (
+       SELECT stream, actor, position, occurred_at, command_id, json_extract(data, '$.layerId', '$.setupSeq') AS at
+       FROM events WHERE type = 'pulled' AND occurred_at >= $1 AND occurred_at < $2)
+     GROUP BY stream, actor, at`,
     [widened(span.from, -1), widened(span.until, 1)],
   )
-  return pulls.flatMap(({ position, stream, actor, command_id: id, occurred_at: at, layer, setup }) => {
-    const pressId = pressOf.get(`${stream} ${layer} ${setup}`)
-    return pressId && !voided.has(id) ? [{ by: actor, editionStream: stream, pressId, at, position }] : []
-  })
+  return runs
+    .flatMap(({ stream, actor, at, pulls }) => {
+      const [layer, setup] = JSON.parse(at) as [string, number]
+      const pressId = pressOf.get(`${stream} ${layer} ${setup}`)
+      return pressId
+        ? pullsOf(pulls, voided).map((pull) => ({ by: actor, editionStream: stream, pressId, ...pull }))
+        : []
+    })
+    .sort((a, b) => a.position - b.position)
 }
+
+/**
+ * Pulls as they are told together, each its place, its moment and its command, by signs that no moment has in it (a moment may
+ * have a comma or a space); void ones left out.
+ */
+const pullsOf = (told: string, voided: ReadonlySet<string>): { at: string; position: number }[] =>
+  told.split(';').flatMap((one) => {
+    const [position, at, id] = one.split('|') as [string, string, string]
+    return voided.has(id) ? [] : [{ at, position: Number(position) }]
+  })
 
 async function voidedPulls(db: Pressroom['db']): Promise<ReadonlySet<string>> {
   const said = await rows<{ id: string; type: string }>(
