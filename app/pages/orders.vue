@@ -84,4 +84,10 @@ const csv = () =>
   max-width: 80ch;
   margin-bottom: 10px;
 }
+/* The sheet that is printed says what it is. */
+@media print {
+  .page-head {
+    display: flex !important;
+  }
+}
 </style>

@@ -178,4 +178,10 @@ const csv = () =>
   grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
   gap: 0 40px;
 }
+/* The sheet that is printed says what it is. */
+@media print {
+  .page-head {
+    display: flex !important;
+  }
+}
 </style>
