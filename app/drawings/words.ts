@@ -39,7 +39,9 @@ export function leftWords({ milligrams, of, pulls }: { milligrams: number; of: n
 }
 
 export function date(iso: string | null): string {
-  return iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }) : ''
+  return iso
+    ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', ...zoneOf(iso) })
+    : ''
 }
 
 export function dueIn(iso: string | null, now = Date.now()): string {
@@ -62,8 +64,17 @@ export function figured(number: number, one: string, many = `${one}s`): string {
 
 /** A day within the year to come: “12 December”. */
 export function day(iso: string | null): string {
-  return iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' }) : ''
+  return iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', ...zoneOf(iso) }) : ''
 }
+
+/** The same with its weekday: “Friday 12 December”. */
+export function weekday(iso: string | null): string {
+  const parts = { weekday: 'long', day: 'numeric', month: 'long' } as const
+  return iso ? new Date(iso).toLocaleDateString('en-GB', { ...parts, ...zoneOf(iso) }) : ''
+}
+
+/** A day without an hour is that day wherever one is; a moment falls on the reader's. */
+const zoneOf = (iso: string): { timeZone?: string } => (iso.length === 10 ? { timeZone: 'UTC' } : {})
 
 /** “a”, “a and b”, “a, b and c”. */
 export function listed(words: readonly string[]): string {

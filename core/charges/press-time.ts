@@ -25,6 +25,10 @@ export interface TimeAtPress {
 
 const hoursWords = (minutes: number) => `${(minutes / 60).toFixed(2)} h`
 
+/** How long somebody was there, minutes. */
+export const minutesThere = ({ from, left, lastPull }: Pick<TimeAtPress, 'from' | 'left' | 'lastPull'>): number =>
+  Math.max(0, (Date.parse(lastPull ?? left.at) - Date.parse(from)) / 60_000)
+
 /**
  * What a session charges, at the rate that held when it began: parted over the editions printed in it by their pulls, so
  * that the parts add up to the session.
@@ -33,7 +37,7 @@ export function sessionCharges(
   { name, hourAt }: ChargingPress,
   { by, from, left, printed, lastPull }: TimeAtPress,
 ): ChargeLine[] {
-  const minutes = Math.max(0, (Date.parse(lastPull ?? left.at) - Date.parse(from)) / 60_000)
+  const minutes = minutesThere({ from, left, lastPull })
   const hour = hourAt(from)
   const cents = wholeCents(((hour ?? 0) * minutes) / 60)
   const editions = new Map<string, { title: string; pulls: number }>()
@@ -65,17 +69,18 @@ export interface LoosePull extends When {
   pressId: string
 }
 
+/** Pulls of one person at a press, for one edition, on one day, and how long they took. */
+export interface LooseRun {
+  pulls: LoosePull[]
+  minutes: number
+}
+
 /**
- * What pulls charge that were made while no session was open: pulls × pace, by person, press, edition and day.
+ * Pulls that were made while no session was open, reckoned as time: pulls × pace, by person, press, edition and day.
  * @param dayOf the day a moment falls on in the room
  * @param guess minutes a pull where a day has too few to show a pace
  */
-export function looseCharges(
-  pulls: readonly LoosePull[],
-  pressOf: (id: string) => ChargingPress,
-  dayOf: (iso: string) => string,
-  guess: number,
-): ChargeLine[] {
+export function looseRuns(pulls: readonly LoosePull[], dayOf: (iso: string) => string, guess: number): LooseRun[] {
   const runs = new Map<string, LoosePull[]>()
   for (const pull of pulls) {
     const key = [pull.by, pull.pressId, pull.editionStream, dayOf(pull.at)].join('\n')
@@ -83,10 +88,22 @@ export function looseCharges(
     if (run) run.push(pull)
     else runs.set(key, [pull])
   }
-  return [...runs.values()].map((run) => {
+  return [...runs.values()].map((run) => ({
+    pulls: run,
+    minutes: run.length * (paceOver(run.map((pull) => Date.parse(pull.at)).sort((a, b) => a - b)) ?? guess),
+  }))
+}
+
+/** What those pulls charge, at the rate that held when the first was made. */
+export function looseCharges(
+  pulls: readonly LoosePull[],
+  pressOf: (id: string) => ChargingPress,
+  dayOf: (iso: string) => string,
+  guess: number,
+): ChargeLine[] {
+  return looseRuns(pulls, dayOf, guess).map(({ pulls: run, minutes }) => {
     const { by, pressId, editionStream, at } = run[0]!
     const press = pressOf(pressId)
-    const minutes = run.length * (paceOver(run.map((pull) => Date.parse(pull.at)).sort((a, b) => a - b)) ?? guess)
     const hour = press.hourAt(at)
     return {
       at,

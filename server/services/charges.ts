@@ -93,7 +93,7 @@ export async function editionCost(room: Pressroom, id: string, timeZone: string)
 }
 
 /** The day of a moment where the room is; of a zone nobody knows, the server's. */
-function dayIn(timeZone: string): (iso: string) => string {
+export function dayIn(timeZone: string): (iso: string) => string {
   const format = (zone: string | undefined) => new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeZone: zone })
   let day: Intl.DateTimeFormat
   try {

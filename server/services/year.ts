@@ -1,11 +1,13 @@
 import { addEdition, nothingPrinted } from '#core/office/year'
+import type { CalendarState } from '#core/calendar/state'
 import { wholeCents } from '#core/charges/money'
+import { looseRuns, minutesThere } from '#core/charges/press-time'
 import { noRates } from '#core/plan/plan'
-import { paceOver } from '#core/run/pace'
 import type { YearReply } from '#shared/replies/office'
 import type { LotSummary, PressSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import { allSummariesOf } from '../database/summaries'
+import { dayIn } from './charges'
 import { editionsOf } from './every-edition'
 import type { Pressroom } from './pressroom'
 import { isIn, type Span, timeAtPresses } from './time-at-presses'
@@ -87,17 +89,10 @@ async function pressHours(room: Pressroom, span: Span): Promise<YearReply['press
     const before = found.get(id) ?? { minutes: 0, reckoned: 0 }
     found.set(id, { minutes: before.minutes + minutes, reckoned: before.reckoned + reckoned })
   }
-  for (const { pressId, from, left, lastPull } of sessions)
-    if (isIn(span, left.at)) add(pressId, Math.max(0, (Date.parse(lastPull ?? left.at) - Date.parse(from)) / 60_000), 0)
-  const runs = new Map<string, number[]>()
-  for (const { pressId, editionStream, at } of loose) {
-    const key = `${pressId} ${editionStream} ${at.slice(0, 10)}`
-    runs.set(key, [...(runs.get(key) ?? []), Date.parse(at)])
-  }
-  for (const [key, times] of runs) {
-    const minutes = times.length * (paceOver(times.sort((a, b) => a - b)) ?? noRates.minutesPerPull)
-    add(key.split(' ')[0]!, minutes, minutes)
-  }
+  for (const session of sessions) if (isIn(span, session.left.at)) add(session.pressId, minutesThere(session), 0)
+  const { timeZone } = await room.ledger.read<CalendarState>('calendar')
+  for (const { pulls, minutes } of looseRuns(loose, dayIn(timeZone), noRates.minutesPerPull))
+    add(pulls[0]!.pressId, minutes, minutes)
   return [...found]
     .map(([id, time]) => ({ name: names.get(id) ?? 'a press', ...time }))
     .sort((a, b) => b.minutes - a.minutes)

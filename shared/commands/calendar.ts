@@ -16,9 +16,8 @@ import {
 } from 'class-validator'
 import type { BookingSaid, ClosureSaid, Move, Opening, RoomHours } from '#core/calendar/state'
 import { OrNull } from './or-null'
+import { timeOfDay, timePattern } from './time-of-day'
 
-const timeOfDay = { message: 'a time of day is written 18:30' }
-const timePattern = /^([01]\d|2[0-3]):[0-5]\d$/
 const localTime = { message: 'a time by the room’s clock is written 2026-12-24T18:30' }
 const localPattern = /^\d{4}-\d{2}-\d{2}T([01]\d|2[0-3]):[0-5]\d$/
 /** As many at once as a timetable of a busy term proposes. */

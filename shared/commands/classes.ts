@@ -22,12 +22,11 @@ import { type AskFor, asksFor, type SignOffFor, signOffsFor } from '#core/editio
 import { type Use, uses } from '#core/stores/studio/leaves'
 import { Nested } from './nested'
 import { OrNull } from './or-null'
+import { timeOfDay, timePattern } from './time-of-day'
 import { Plan } from './plan'
 
 const mostStudents = 100
 const mostPoints = 20
-const timeOfDay = { message: 'a time of day is written 18:30' }
-const timePattern = /^([01]\d|2[0-3]):[0-5]\d$/
 
 class Meets implements Meeting {
   @IsInt() @Min(1) @Max(7) weekday!: number

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { EditionsReply } from '#shared/replies/replies'
+import { day } from '~/drawings/words'
 
 /** A charge or a credit that the ledger cannot tell by itself, in a sentence. */
 const emit = defineEmits<{ done: [] }>()
@@ -30,15 +31,7 @@ const ways = [
 ]
 const editionChoices = computed(() => [{ value: '', title: 'no edition' }, ...editions.value])
 const currency = computed(() => session.session?.studio.currency ?? '')
-const dayWords = computed(() =>
-  form.value.on
-    ? new Date(`${form.value.on}T12:00:00Z`).toLocaleDateString('en-GB', {
-        day: 'numeric',
-        month: 'long',
-        timeZone: 'UTC',
-      })
-    : 'some day',
-)
+const dayWords = computed(() => day(form.value.on) || 'some day')
 async function keep() {
   const { personId, amount, way, what, on, editionId } = form.value
   const cents = Math.round(amount * 100) * (way === 'owes' ? 1 : -1)

@@ -4,6 +4,7 @@ import { nearestFree } from '#core/calendar/free'
 import { instantOf, minuteOf, spanWords } from '#core/calendar/local-time'
 import type { Booking, CalendarState } from '#core/calendar/state'
 import type { BookableEdition, Place } from '#shared/replies/calendar'
+import { weekday } from '~/drawings/words'
 
 /** A booking in a sentence: a new one, or one that was chosen, whose time and place can change. */
 export interface BookingTold {
@@ -69,16 +70,7 @@ const fixed = computed({
   },
 })
 const odd = computed(() => (form.value.day ? clock.oddTime(form.value.day, form.value.from) : ''))
-const dayWords = computed(() =>
-  form.value.day
-    ? new Date(`${form.value.day}T12:00:00Z`).toLocaleDateString('en-GB', {
-        weekday: 'long',
-        day: 'numeric',
-        month: 'long',
-        timeZone: 'UTC',
-      })
-    : 'some day',
-)
+const dayWords = computed(() => weekday(form.value.day) || 'some day')
 const span = computed(() => clock.instants(form.value.day ?? '', form.value.from, form.value.until))
 
 /** What is free nearest to the time that was refused. */

@@ -3,7 +3,7 @@ import type { CalendarState, Closure } from '#core/calendar/state'
 import { spanOf } from '#core/calendar/free'
 import { spanOfClosure } from '#core/calendar/hours'
 import { closuresIn } from '~/drawings/calendar-in'
-import { figured } from '~/drawings/words'
+import { day, figured } from '~/drawings/words'
 
 /** Days on which the room is shut, or somebody away; and closures from a calendar file. */
 const props = defineProps<{ calendar: CalendarState }>()
@@ -28,10 +28,7 @@ const who = computed(() => [
     .map(({ id, name }) => ({ value: id, title: name })),
 ])
 const whoWords = (personId: string | null) => (personId ? session.nameOf(personId) : 'the room')
-const dayWords = (day: string | null) =>
-  day
-    ? new Date(`${day}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' })
-    : 'some day'
+const dayWords = (on: string | null) => day(on) || 'some day'
 const toCome = computed(() =>
   [...props.calendar.closures]
     .filter(({ until }) => until.slice(0, 10) >= today)

@@ -5,7 +5,7 @@ import type { Booking, CalendarState } from '#core/calendar/state'
 import type { CalendarReply } from '#shared/replies/calendar'
 import type { BookingTold } from '~/components/day/BookingForm.vue'
 import { weekWords } from '~/drawings/day-sheet'
-import { figured } from '~/drawings/words'
+import { figured, weekday } from '~/drawings/words'
 
 /** The day sheet: who has which press or place when, moved by hand, and how the day could be ordered better. */
 const route = useRoute()
@@ -26,14 +26,7 @@ const { reply, trouble, now, load } = useLiveReply<CalendarReply>(() => path.val
 watch(reply, (told) => {
   calendar.value = told?.calendar ?? null
 })
-const dayWords = computed(() =>
-  new Date(`${day.value}T12:00:00Z`).toLocaleDateString('en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  }),
-)
+const dayWords = computed(() => weekday(day.value))
 useHead({ title: () => `${dayWords.value} · Ample Tally` })
 const goTo = (on: string) => router.push({ path: '/day', query: on === today.value ? {} : { on } })
 
