@@ -55,7 +55,7 @@ test('an edition of 180 with nine hand colours is planned, booked, loses a week 
   await say(page, 'First day shut', dayIn(16))
   await say(page, 'Last day shut', dayIn(23))
   await page.getByRole('button', { name: 'Say so' }).click()
-  await expect(page.getByText(/Merle Tarn is away/)).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: /Merle Tarn is away/ })).toBeVisible()
   await page.goto(`${server.url}/day/ahead`)
   await expect(row).not.toContainText(before.split('\n')[1]!)
   await expect(row).toContainText(/over/)
