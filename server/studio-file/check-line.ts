@@ -2,13 +2,17 @@ import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js'
 import schema from '../../public/schemas/studio-file.schema.json'
 import type { StudioLine } from './lines'
 
-const ajv = new Ajv2020({ strict: true, allowUnionTypes: true })
-ajv.addSchema(schema)
-
 const kinds = ['head', 'person', 'event', 'picture', 'end'] as const
-const checks = new Map<string, ValidateFunction<StudioLine>>(
-  kinds.map((kind) => [kind, ajv.compile<StudioLine>({ $ref: `${schema.$id}#/$defs/${kind}` })]),
-)
+let compiled: Map<string, ValidateFunction<StudioLine>> | null = null
+
+/** Compiled when the first file comes in: a start of the server need not wait for it. */
+function checks(): Map<string, ValidateFunction<StudioLine>> {
+  if (compiled) return compiled
+  const ajv = new Ajv2020({ strict: true, allowUnionTypes: true })
+  ajv.addSchema(schema)
+  compiled = new Map(kinds.map((kind) => [kind, ajv.compile<StudioLine>({ $ref: `${schema.$id}#/$defs/${kind}` })]))
+  return compiled
+}
 
 /** What is wrong, in words: “position: must be >= 1”. */
 function words({ errors }: ValidateFunction): string {
@@ -26,7 +30,7 @@ export function checkLine(text: string): { line: StudioLine } | { fault: string 
     return { fault: 'is no JSON.' }
   }
   const kind = typeof value === 'object' && value !== null ? (value as { line?: unknown }).line : undefined
-  const check = checks.get(String(kind))
+  const check = checks().get(String(kind))
   if (!check) return { fault: 'is no line of a studio file.' }
   return check(value) ? { line: value } : { fault: `(${String(kind)}): ${words(check)}.` }
 }
