@@ -4,12 +4,16 @@ import type { Mend } from '#core/schedule/mend'
 import { mostInRacks } from '#core/schedule/racks'
 import { roomCalendar } from '#core/schedule/room-calendar'
 import { standings } from '#core/schedule/standing'
+import type { Racks } from '#core/timetable/racks'
 import type { Timetable } from '#core/timetable/task'
 import type { TimetableReply } from '#shared/replies/calendar'
 import type { TimetableAsked, TimetableFound } from '~/workers/timetable.worker'
 import { useLiveReply } from './live-reply'
 
 const newWorker = () => new Worker(new URL('../workers/timetable.worker.ts', import.meta.url), { type: 'module' })
+
+/** What lies in the racks begins at whichever moment it is asked: that is no news. */
+const rackNews = ({ slots, lying }: Racks) => [slots, lying.map(({ to, sheets }) => [to, sheets])]
 
 /** What is to be done, placed in a worker: the first plan at once, then better ones until none is found or somebody stops it. */
 export function useTimetable() {
@@ -24,7 +28,9 @@ export function useTimetable() {
 
   const tasks = computed(() => reply.value?.tasks ?? [])
   const calendar = computed(() =>
-    reply.value ? roomCalendar(reply.value.calendar, reply.value.tasks, minuteOf(reply.value.at)) : null,
+    reply.value
+      ? roomCalendar(reply.value.calendar, reply.value.tasks, reply.value.racks, minuteOf(reply.value.at))
+      : null,
   )
 
   function stop(): void {
@@ -73,7 +79,9 @@ export function useTimetable() {
 
   /** What was placed is for these tasks: others are placed anew, and time alone changes nothing. */
   const asked = computed(() =>
-    reply.value ? JSON.stringify([reply.value.tasks, { ...reply.value.calendar, seq: 0 }]) : '',
+    reply.value
+      ? JSON.stringify([reply.value.tasks, { ...reply.value.calendar, seq: 0 }, rackNews(reply.value.racks)])
+      : '',
   )
   watch(asked, (told) => {
     if (!told) return
@@ -92,7 +100,9 @@ export function useTimetable() {
   const editions = computed(() =>
     timetable.value && calendar.value ? standings(tasks.value, timetable.value, calendar.value) : null,
   )
-  const racks = computed(() => (timetable.value ? mostInRacks(tasks.value, timetable.value.placed) : null))
+  const racks = computed(() =>
+    timetable.value ? mostInRacks(tasks.value, timetable.value.placed, reply.value?.racks.lying ?? []) : null,
+  )
 
   return {
     reply,

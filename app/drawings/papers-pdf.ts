@@ -1,16 +1,12 @@
-import { methodWord } from '#core/plan/plan'
 import type { EditionRecord } from '#core/edition/record'
 import { certificateFacts, recordFacts, type Writing } from '#core/edition/record-facts'
 import type { PencilLine } from '#core/print/pencil-line'
 import { Leaf, type LeafSize } from './leaf'
+import { labelLines, law, subtitle } from './papers-words'
 
 /** Told how much of a paper is set, from 0 to 1; awaited, so that the page stays alive. */
 export type Progress = (share: number) => Promise<void>
 const everyRows = 40
-
-export const law = 'What such a paper has to say is decided by the law of the place. Nothing here is legal advice.'
-const subtitle = ({ artist, year, plan }: EditionRecord) =>
-  [artist, year, methodWord(plan.method)].filter(Boolean).join(', ')
 
 /** The edition record: its facts, and one line for each numbered print. */
 export async function recordPdf(
@@ -104,10 +100,11 @@ export async function labelsPdf(
     leaf.pdf.setLineWidth(0.1)
     leaf.pdf.rect(x, leaf.y, wide - 4, high - 4)
     let y = leaf.y + 3
-    y += leaf.at(record.title, x + 4, y, wide - 12, 13, 'heading')
-    y += leaf.at([record.artist, record.year].filter(Boolean).join(', '), x + 4, y, wide - 12, 9)
-    y += leaf.at(`${number}   ${methodWord(record.plan.method)}`, x + 4, y, wide - 12, 9, 'strong')
-    leaf.at(record.paper.map(({ name }) => name).join(', '), x + 4, y, wide - 12, 8)
+    const [title, artist, print, paper] = labelLines(record, number)
+    y += leaf.at(title, x + 4, y, wide - 12, 13, 'heading')
+    y += leaf.at(artist, x + 4, y, wide - 12, 9)
+    y += leaf.at(print, x + 4, y, wide - 12, 9, 'strong')
+    leaf.at(paper, x + 4, y, wide - 12, 8)
     if (column === across - 1 || i === numbers.length - 1) leaf.y += high
   }
   return leaf.finish()

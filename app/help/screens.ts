@@ -102,6 +102,9 @@ export const screens: Record<string, ScreenHelp> = {
     says: 'One layer on one page, from which another printer can print it again, months later. Print it, or open it at the press by its code.',
     words: [words.bat],
   },
+  'editions-id-papers': {
+    says: 'A certificate or a label for every signed print, as the browser prints it. The same come as PDF under Close.',
+  },
   'editions-id-pull': {
     says: 'Every pull of the layer, stroke by stroke, and what became of the sheets. Choose a stroke to read it or to judge it again.',
     keys: [['← → ↑ ↓', 'from stroke to stroke']],

@@ -35,7 +35,7 @@ export function nearestFree(calendar: CalendarState, { from, to, placeId, person
     ...awaySpans(calendar, personId),
   ])
   const minutes = to - from
-  const later = firstFit(free, minutes, from)
+  const later = firstFit([free], minutes, from)
   const earlier = lastFit(free, minutes, to)
   const starts = [later, earlier].filter((start) => start !== null)
   if (starts.length === 0) return null

@@ -108,6 +108,9 @@ export function dryingOf(by: DryingConditions, factor = 1): Drying {
   }
 }
 
+/** The hours in the middle of a range, as far from its beginning as from its end: as guessed, or as the room has learnt. */
+export const middleOf = ({ from, to }: HourRange): number => Math.sqrt(from * to)
+
 /** Hours at which a moment is reached in the middle of its range. */
 export function expectedHours(by: DryingConditions, moment: Moment): number {
   return hoursToOverprint(by) * share[moment]

@@ -82,7 +82,7 @@ function onTo({ runs, free, between }: DayAsked, way: Way, next: number): Way | 
   const long = change + minutes
   // The press is changed over while the stack still dries.
   const ready = Math.max(way.end, (notBefore ?? 0) - change)
-  const from = firstFit(free, long, at ?? ready)
+  const from = firstFit([free], long, at ?? ready)
   if (from === null || from < ready || (at !== null && from !== at)) return null
   return { end: from + long, changes: way.changes + change, last: next, before: way, from }
 }

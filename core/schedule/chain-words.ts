@@ -53,6 +53,7 @@ export function chainWords(
           (until) => `${nameOf(because.resource)}, taken by ${titleOf(other.editionId)} until ${day(until)}`,
         )
     }
+    if (because.kind === 'racks') say(`racks ${taskId}`, from, (until) => `the racks, full until ${day(until)}`)
     if (because.kind === 'not before') say(`dry ${taskId}`, from, (until) => `what dries until ${day(until)}`)
     if (because.kind === 'booked' && i > 0) say(`booked ${taskId}`, from, (until) => `the booking on ${day(until)}`)
     if (task.editionId === editionId)

@@ -7,6 +7,8 @@ import { noFinishing } from '../finish/plan'
 import type { EditionPlan } from '../plan/plan'
 import { noRecord } from '../plan/shop-record'
 import { firstPlan } from '../timetable/plan'
+import type { Racks } from '../timetable/racks'
+import { dryingNow } from './drying-lag'
 import { type Around, editionTasks } from './edition-tasks'
 import { criticalChain } from '../timetable/chain'
 import { chainWords } from './chain-words'
@@ -26,6 +28,7 @@ const around: Around = {
   record: noRecord,
   room: { familyOf: () => 'oil', climate: null, isDamp: false },
   touch: {},
+  places: null,
 }
 const table = (changes: Partial<EditionPlan> = {}) =>
   new PressTable({ layersPlanned: 2, layering: 'ahead', ...changes })
@@ -58,10 +61,13 @@ describe('the tasks of an edition', () => {
     const at = table({ size: 6 })
     const tasks = editionTasks(at.edition, { ...around, toStart: 10 })
     const second = tasks.find(({ what }) => what.startsWith('Second'))!
-    // Oil of 8 µm in a usual room: 48 h, twice that at the slow end.
+    const first = tasks.find(({ what }) => what.startsWith('First'))!
+    // Oil of 8 µm in a usual room: 48 h, twice that at the slow end; after ten times as long it has hardened. It can be stacked after 72.
     expect(second.after).toEqual([
-      { taskId: tasks.find(({ what }) => what.startsWith('First'))!.id, lag: 96 * 60, dries: true },
+      { taskId: first.id, lag: 96 * 60, within: null, dries: true },
+      { taskId: first.id, lag: 0, within: 480 * 60, dries: false },
     ])
+    expect(first).toMatchObject({ sheets: 10, dries: 72 * 60 })
     expect(second.resources[0]).toBe('press:long')
   })
 
@@ -78,6 +84,33 @@ describe('the tasks of an edition', () => {
     ])
   })
 
+  it('are parted into runs that the racks hold', () => {
+    const at = table({ size: 4, layersPlanned: 1 })
+    at.tear(11)
+    expect(told(at.edition, { places: 5 }).slice(2, 5)).toEqual([
+      'The layer, 4 pulls',
+      'The layer, 4 pulls',
+      'The layer, 3 pulls',
+    ])
+  })
+
+  it('begin before the film beneath has hardened, and tell where they cannot', () => {
+    const at = table({ size: 2 })
+    at.tear(2)
+    at.pull(1)
+    at.pull(2)
+    const [{ beginBy, layerId }] = editionTasks(at.edition, around) as [EditionTask]
+    const pulled = minuteOf(at.edition.pulls.at(-1)!.at)
+    expect({ beginBy, layerId }).toEqual({ beginBy: pulled + 480 * 60, layerId: at.edition.layers[1]!.id })
+    const hardenedAt = (from: number) => {
+      const tasks = editionTasks(at.edition, { ...around, now: from })
+      const calendar = roomCalendar(room, tasks, { slots: null, lying: [] }, from)
+      return standings(tasks, firstPlan(tasks, calendar), calendar)[0]!.hardened
+    }
+    expect(hardenedAt(now)).toEqual([])
+    expect(hardenedAt(pulled + 500 * 60)).toMatchObject([{ by: pulled + 480 * 60 }])
+  })
+
   it('are done in what is booked for them', () => {
     const at = table({ size: 4 })
     const from = now + 24 * 60
@@ -89,6 +122,30 @@ describe('the tasks of an edition', () => {
   })
 })
 
+describe('what dries in the racks now', () => {
+  it('is every piece with its newest layer, until it can be stacked', () => {
+    const at = table({ size: 4, layersPlanned: 1 })
+    at.tear(2, 2)
+    at.pull(1)
+    at.pull(2)
+    at.pull(3)
+    const [last] = at.edition.pulls.slice(-1)
+    // Fit to be stacked after 1.5 times 48 h; two pieces of two images.
+    const until = minuteOf(last!.at) + 72 * 60
+    expect(dryingNow(at.edition, now, around)).toEqual([{ from: now, to: Math.ceil(until / 15) * 15, sheets: 2 }])
+    expect(dryingNow(at.edition, until + 15, around)).toEqual([])
+    const dry = at.edition.sheets.map((sheet) => ({ ...sheet, dry: [last!.layerId] }))
+    expect(dryingNow({ ...at.edition, sheets: dry }, now, around)).toEqual([])
+    expect(dryingNow(table().edition, now, around)).toEqual([])
+  })
+
+  it('takes a place for each piece of a run that is planned, not for each image', () => {
+    const at = table({ size: 8, layersPlanned: 1 })
+    at.tear(6, 2)
+    expect(editionTasks(at.edition, around).find(({ kind }) => kind === 'pull')).toMatchObject({ sheets: 6 })
+  })
+})
+
 const zone = 'Europe/Oslo'
 const room = {
   ...emptyCalendar(),
@@ -97,7 +154,11 @@ const room = {
 }
 
 /** 180 prints, nine colours by hand, due in seven weeks. */
-function patron(from: number, change: (state: EditionState) => EditionState = (state) => state) {
+function patron(
+  from: number,
+  change: (state: EditionState) => EditionState = (state) => state,
+  racks: Racks = { slots: null, lying: [] },
+) {
   const at = table({
     size: 180,
     layersPlanned: 1,
@@ -109,7 +170,7 @@ function patron(from: number, change: (state: EditionState) => EditionState = (s
   const state = change({ ...at.edition, printerIds: ['p1'], finishing: { ...noFinishing, colours, flatten: true } })
   const due = minuteOfLocal('2026-12-21T23:59', zone)
   const tasks = editionTasks(state, { ...around, now: from, toStart: 205, due, longestOpen: longestOpen(room, from) })
-  const calendar = roomCalendar(room, tasks, from)
+  const calendar = roomCalendar(room, tasks, racks, from)
   const timetable = firstPlan(tasks, calendar)
   return { tasks, calendar, timetable, standing: standings(tasks, timetable, calendar)[0]! }
 }
@@ -135,6 +196,20 @@ describe('an edition of 180 with nine colours by hand, due in seven weeks', () =
     const fewer = found.find(({ kind }) => kind === 'fewer')!
     expect(fewer.isInTime).toBe(true)
     expect(fewer.share).toBeLessThan(1)
+  })
+
+  it('waits for racks that are too few, which is told, and more of them would mend it', () => {
+    const racks = { slots: 60, lying: [{ from: now, to: now + 14 * 24 * 60, sheets: 60 }] }
+    const { tasks, calendar, standing } = patron(now, undefined, racks)
+    expect(standing.end).toBeGreaterThan(patron(now).standing.end!)
+    const told = chainWords(standing.chain, tasks, standing.editionId, {
+      nameOf: String,
+      titleOf: String,
+      day: (minute) => String(minute),
+    })
+    expect(told).toContainEqual(expect.stringMatching(/^the racks, full until/))
+    const found = mends(tasks, calendar, standing.editionId, [])
+    expect(found.find(({ kind }) => kind === 'racks')!.end).toBe(patron(now).standing.end)
   })
 
   it('has a chain without a hole: every link begins where what held it was over, or the room opened', () => {
@@ -180,6 +255,7 @@ describe('the critical chain in words', () => {
       dries: 0,
       due: null,
       notBefore: null,
+      beginBy: null,
       at: null,
     }
     const tasks: EditionTask[] = [
@@ -209,9 +285,8 @@ describe('the critical chain in words', () => {
       ],
       unplaced: [],
     }
-    expect(chainWords(criticalChain(tasks, timetable, 'e2'), tasks, 'e2', { ...words, day })).toEqual([
-      'the press long, taken by Kettle until minute 60',
-      'pulling the layer until minute 120',
-    ])
+    expect(
+      chainWords(criticalChain(tasks, timetable, { slots: null, lying: [] }, 'e2'), tasks, 'e2', { ...words, day }),
+    ).toEqual(['the press long, taken by Kettle until minute 60', 'pulling the layer until minute 120'])
   })
 })

@@ -1,26 +1,24 @@
 import { minuteOf } from '../calendar/local-time'
-import { type Drying, dryingDefaults, dryingOf, factorOf, touchKey, type TouchRecord } from '../drying/moments'
-import { conditionsOf, type DryingRoom } from '../edition/dries'
 import { figures } from '../edition/count'
-import { isLastLayer, type Layer, setupInForce } from '../edition/layer'
-import { pullsFor } from '../edition/lock-up'
+import { type Layer, setupInForce } from '../edition/layer'
+import { imagesAPiece, pullsFor } from '../edition/lock-up'
 import { isLive, newestPulls } from '../edition/pull'
 import type { EditionState } from '../edition/state'
 import { tallied } from '../edition/tally'
 import { streamId } from '../ground/envelope'
 import { proofsOfLayer } from '../plan/pass-rate'
 import { goal, noRates } from '../plan/plan'
-import { asTorn } from '../register/growth'
 import type { ShopRecord } from '../plan/shop-record'
 import { stackOf } from '../run/outlook'
 import { pace, pacePulls } from '../run/pace'
+import { type DryingAround, type DryingLag, dryingLag, quarters } from './drying-lag'
 import { finishingTasks } from './finishing-tasks'
 import { guesses, longestSession } from './guesses'
 import { type BookedTime, rounded, sessionsFor } from './sessions'
 import { type EditionTask, personResource, pressResource, type TaskKind, type Wait } from './task'
 
 /** What is known beside the edition itself. */
-export interface Around {
+export interface Around extends DryingAround {
   /** Now, in minutes since 1970. */
   now: number
   /** The longest time the room is open in one go, minutes. */
@@ -34,9 +32,8 @@ export interface Around {
   /** Bookings still to come that are for it, each with the layer they name. */
   booked: readonly (BookedTime & { layerId: string | null })[]
   record: ShopRecord
-  room: DryingRoom
-  /** Touch tests of the room. */
-  touch: Readonly<Record<string, TouchRecord>>
+  /** Pieces that the racks hold: no run is planned that they cannot; null where none are described. */
+  places: number | null
 }
 
 const ordinals = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth']
@@ -47,9 +44,6 @@ export function layerWords(number: number, of: number): string {
   const word = ordinals[number - 1] ?? `${number}th`
   return `${word[0]!.toUpperCase()}${word.slice(1)} layer`
 }
-
-/** Nobody plans by the minute: up to the next quarter of an hour. */
-export const quarters = (minutes: number): number => Math.ceil(minutes / 15) * 15
 
 /** What a layer is called by while it is planned and not added. */
 export const plannedLayer = (number: number): string => `layer ${number}`
@@ -68,6 +62,7 @@ class EditionTasks {
   /** What the next task waits for. */
   private after: Wait[] = []
   private notBefore: number | null = null
+  private beginBy: number | null = null
 
   constructor(
     private readonly state: EditionState,
@@ -107,6 +102,7 @@ class EditionTasks {
       after: this.after,
       due: null,
       notBefore: this.notBefore,
+      beginBy: this.beginBy,
       at: null,
       layerId: null,
       bookingId: null,
@@ -116,14 +112,17 @@ class EditionTasks {
       ...more,
     }
     this.tasks.push(task)
-    this.after = [{ taskId: task.id, lag: 0, dries: false }]
+    this.after = [{ taskId: task.id, lag: 0, within: null, dries: false }]
     this.notBefore = null
+    this.beginBy = null
     return task
   }
 
   /** The next task waits so long by the clock after the one before. */
-  private wait(lag: number, dries: boolean): void {
-    this.after = this.after.map((one) => ({ ...one, lag, dries }))
+  private dryFor({ wait: lag, latest: within }: DryingLag, first: EditionTask | undefined): void {
+    this.after = this.after.map((one) => ({ ...one, lag, dries: true }))
+    // What was pulled first hardens first.
+    if (first && within !== null) this.after.push({ taskId: first.id, lag: 0, within, dries: false })
   }
 
   /** Longer work is parted into what goes into a day. */
@@ -184,6 +183,7 @@ class EditionTasks {
   ): void {
     const { state, around } = this
     const pulls = layer ? pullsFor(state, layer, sheets) : sheets
+    const piecesAPull = sheets / pulls / imagesAPiece(state)
     const shown = layer ? this.paceOf(layer) : null
     const setup = layer ? setupInForce(layer) : null
     const pressId = setup?.pressId ?? around.pressIds[0]
@@ -193,6 +193,7 @@ class EditionTasks {
       proving: proofs * guesses.proof,
       isSetUp: setup !== null && layer !== undefined && tallied(state, `pulled ${layer.id}`) > 0,
       most: this.most,
+      mostPulls: around.places === null ? null : Math.max(1, Math.floor(around.places / piecesAPull)),
       booked,
     })
     for (const [n, { minutes, at, bookingId, pulls: held }] of sessions.entries())
@@ -206,7 +207,7 @@ class EditionTasks {
           at,
           bookingId,
           layerId: layer?.id ?? plannedLayer(i + 1),
-          sheets: Math.round((sheets * held) / pulls),
+          sheets: Math.ceil(held * piecesAPull),
           resources: pressId === undefined ? this.person : [pressResource(pressId), ...this.person],
           isGuessed: shown === null,
         },
@@ -226,25 +227,18 @@ class EditionTasks {
   private dry(i: number, isPulled: boolean): void {
     const { state } = this
     const layer = state.layers[i]
-    const drying = this.dryingOf(layer, i)
-    const isLast = layer ? isLastLayer(state, layer.id) : i + 1 >= (state.plan?.layersPlanned ?? 1)
-    const lag = quarters((isLast ? drying.moments.stack : drying.moments.overprint).to * 60)
+    const lag = dryingLag(state, i, this.around)
     if (isPulled) {
-      for (const task of this.tasks)
-        if (task.sheets > 0 && task.layerId === (layer?.id ?? plannedLayer(i + 1))) task.dries = lag
-      return this.wait(lag, true)
+      const runs = this.tasks.filter(
+        ({ sheets, layerId }) => sheets > 0 && layerId === (layer?.id ?? plannedLayer(i + 1)),
+      )
+      for (const run of runs) run.dries = lag.racked
+      return this.dryFor(lag, runs[0])
     }
     const last = layer && newestPulls(state, 1, (pull) => pull.layerId === layer.id && isLive(pull))[0]
     if (!last || tallied(state, 'is drying') === 0) return
-    this.notBefore = Math.max(this.notBefore ?? 0, quarters(minuteOf(last.at) + lag))
-  }
-
-  private dryingOf(layer: Layer | undefined, i: number): Drying {
-    const { state, around } = this
-    const like = layer ?? state.layers.at(-1)
-    if (!like) return dryingOf({ ...conditionsOf(state, planned, around.room), beneath: i })
-    const by = { ...conditionsOf(state, like, around.room), beneath: i }
-    return dryingOf(by, factorOf(around.touch[touchKey(by.family, by.paper)]))
+    this.notBefore = Math.max(this.notBefore ?? 0, quarters(minuteOf(last.at) + lag.wait))
+    if (lag.latest !== null) this.beginBy = minuteOf(last.at) + lag.latest
   }
 
   /** A reduction block is cut while its layer dries. */
@@ -253,12 +247,13 @@ class EditionTasks {
     if (state.plan!.method !== 'reduction' || i + 1 >= all || state.layers[i]?.cutFurther) return
     const [before] = this.after
     const waits = this.after
-    const dryFrom = this.notBefore
-    this.after = before ? [{ ...before, lag: 0, dries: false }] : []
-    this.notBefore = null
+    const { notBefore, beginBy } = this
+    this.after = before ? [{ ...before, lag: 0, within: null, dries: false }] : []
+    this.notBefore = this.beginBy = null
     this.parted(`cut ${i + 1}`, 'cut', `Cut the block for the ${ordinals[i + 1] ?? 'next'} layer`, guesses.cutFurther)
     this.after = [...this.after, ...waits]
-    this.notBefore = dryFrom
+    this.notBefore = notBefore
+    this.beginBy = beginBy
   }
 
   private finish(): void {
@@ -274,13 +269,18 @@ class EditionTasks {
       prints,
       this.most,
     )) {
-      const earlier = afterKeys.map((one) => ({ taskId: `${this.id} ${one}`, lag: wait, dries: wait > 0 }))
+      const earlier = afterKeys.map((one) => ({
+        taskId: `${this.id} ${one}`,
+        lag: wait,
+        within: null,
+        dries: wait > 0,
+      }))
       // Every batch waits for its own last colour; before the first of them for the press.
       const { id } = this.add(key, 'finish', what, minutes, {
         isGuessed,
         ...(earlier.length > 0 ? { after: earlier } : printed),
       })
-      batches.push({ taskId: id, lag: waitAfter, dries: waitAfter > 0 })
+      batches.push({ taskId: id, lag: waitAfter, within: null, dries: waitAfter > 0 })
     }
     this.after = [...printed.after, ...batches]
     if (batches.length === 0) this.notBefore = printed.notBefore
@@ -299,22 +299,4 @@ class EditionTasks {
         },
       )
   }
-}
-
-/** What a layer is taken for while the edition has none. */
-const planned: Layer = {
-  id: '',
-  name: '',
-  blocks: [],
-  zones: [],
-  routine: '',
-  fills: 1,
-  stackOrder: 'pulled',
-  rollUp: null,
-  blend: null,
-  setups: [],
-  drying: dryingDefaults,
-  settling: asTorn,
-  withoutPull: false,
-  cutFurther: false,
 }

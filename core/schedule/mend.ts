@@ -4,7 +4,7 @@ import { type EditionTask, personResource, pressOf, pressResource, type TaskKind
 
 /** What would bring an edition in time, or nearer to it. */
 export interface Mend {
-  kind: 'drier' | 'press' | 'helper' | 'fewer'
+  kind: 'drier' | 'press' | 'helper' | 'racks' | 'fewer'
   /** The press to go to. */
   pressId: string | null
   /** Of fewer prints: the share that can be done, 0 to 1. */
@@ -38,11 +38,16 @@ export function mends(
   const due = own.reduce<number | null>((found, task) => task.due ?? found, null)
   const now = endOf(firstPlan(tasks, calendar), own)
   if (due === null) return []
-  const tried = (kind: Mend['kind'], change: (task: EditionTask) => EditionTask, more: Partial<Mend> = {}): Mend[] => {
+  const tried = (
+    kind: Mend['kind'],
+    change: (task: EditionTask) => EditionTask,
+    more: Partial<Mend> = {},
+    within = calendar,
+  ): Mend[] => {
     const end = endOf(
       firstPlan(
         tasks.map((task) => (task.editionId === editionId ? change(task) : task)),
-        calendar,
+        within,
       ),
       own,
     )
@@ -56,6 +61,7 @@ export function mends(
     ...tried('drier', withDrier),
     ...others.flatMap((pressId) => tried('press', (task) => atPress(task, pressId), { pressId })),
     ...tried('helper', withHelper(own)),
+    ...tried('racks', (task) => task, {}, { ...calendar, racks: { ...calendar.racks, slots: null } }),
     // In time as it is, nobody makes fewer.
     ...(now !== null && now <= due
       ? []
@@ -71,8 +77,15 @@ function endOf({ placed }: Timetable, own: readonly EditionTask[]): number | nul
 
 const withDrier = (task: EditionTask): EditionTask => ({
   ...task,
+  dries: task.dries * drierShare,
   after: task.after.map((wait) =>
-    wait.dries && task.kind !== 'finish' ? { ...wait, lag: wait.lag * drierShare } : wait,
+    wait.dries && task.kind !== 'finish'
+      ? {
+          ...wait,
+          lag: wait.lag * drierShare,
+          within: wait.within === null ? null : wait.within * drierShare,
+        }
+      : wait,
   ),
 })
 
@@ -100,7 +113,13 @@ const withHelper = (own: readonly EditionTask[]) => {
 }
 
 const withFewer = (task: EditionTask, share: number): EditionTask =>
-  byPrint.has(task.kind) && task.at === null ? { ...task, minutes: Math.max(5, Math.ceil(task.minutes * share)) } : task
+  byPrint.has(task.kind) && task.at === null
+    ? {
+        ...task,
+        minutes: Math.max(5, Math.ceil(task.minutes * share)),
+        sheets: Math.ceil(task.sheets * share),
+      }
+    : task
 
 /** The most prints that are in time, by halving; none when even the fewest are not. */
 function fewer(tried: (share: number) => Mend[]): Mend[] {

@@ -1,3 +1,4 @@
+import type { Lying } from '../timetable/racks'
 import type { Placed } from '../timetable/task'
 import type { EditionTask } from './task'
 
@@ -9,27 +10,30 @@ export interface RackNeed {
 
 /**
  * How many sheets lie in the racks at once at the most, by a timetable: each from its pull until it is dry at the slow end
- * (MODELS M17). What is drying already is not counted here, it lies in its slots.
+ * (MODELS M17), beside what lies there already. More than the racks hold only where one run alone is more, or is booked.
  */
-export function mostInRacks(tasks: readonly EditionTask[], placed: readonly Placed[]): RackNeed | null {
+export function mostInRacks(
+  tasks: readonly EditionTask[],
+  placed: readonly Placed[],
+  lying: readonly Lying[],
+): RackNeed | null {
   const byId = new Map(tasks.map((task) => [task.id, task]))
-  const steps = placed
-    .flatMap(({ taskId, from, to }) => {
-      const { sheets, dries } = byId.get(taskId)!
-      return sheets === 0
-        ? []
-        : [
-            { at: from, by: sheets },
-            { at: to + dries, by: -sheets },
-          ]
-    })
+  const all = placed.map(({ taskId, from, to }) => {
+    const { sheets, dries } = byId.get(taskId)!
+    return { from, to: to + dries, sheets }
+  })
+  const steps = [...lying, ...all.filter(({ sheets }) => sheets > 0)]
+    .flatMap(({ from, to, sheets }) => [
+      { at: from, by: sheets },
+      { at: to, by: -sheets },
+    ])
     // What is taken out makes room for what is laid in at the same moment.
     .sort((a, b) => a.at - b.at || a.by - b.by)
-  let lying = 0
+  let there = 0
   let most: RackNeed | null = null
   for (const { at, by } of steps) {
-    lying += by
-    if (lying > (most?.sheets ?? 0)) most = { at, sheets: lying }
+    there += by
+    if (there > (most?.sheets ?? 0)) most = { at, sheets: there }
   }
   return most
 }

@@ -1,9 +1,10 @@
 import { takenAt, spanOf } from '../calendar/free'
 import { awaySpans, openSpans } from '../calendar/hours'
 import type { CalendarState } from '../calendar/state'
+import type { Racks } from '../timetable/racks'
 import type { Span } from '../timetable/spans'
 import type { Calendar } from '../timetable/task'
-import { quarters } from './edition-tasks'
+import { quarters } from './drying-lag'
 import { type EditionTask, personOf, personResource, pressOf, pressResource } from './task'
 
 /** So far ahead a timetable looks, minutes: half a year. */
@@ -19,7 +20,7 @@ export function longestOpen(room: CalendarState, now: number): number {
  * When the room, its presses and its people can be used, for a timetable: bookings that are none of the tasks are never
  * moved, and who is away is away.
  */
-export function roomCalendar(room: CalendarState, tasks: readonly EditionTask[], now: number): Calendar {
+export function roomCalendar(room: CalendarState, tasks: readonly EditionTask[], racks: Racks, now: number): Calendar {
   const own = new Set(tasks.flatMap(({ bookingId }) => bookingId ?? []))
   const others = room.bookings.filter(({ bookingId }) => !own.has(bookingId))
   const taken = new Map<string, Span[]>()
@@ -33,5 +34,5 @@ export function roomCalendar(room: CalendarState, tasks: readonly EditionTask[],
         ...others.filter((one) => one.personId === personId).map(spanOf),
       ])
   }
-  return { now: quarters(now), open: openSpans(room, { from: now, to: now + lookedAhead }), taken }
+  return { now: quarters(now), open: openSpans(room, { from: now, to: now + lookedAhead }), taken, racks }
 }

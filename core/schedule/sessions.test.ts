@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { guesses } from './guesses'
 import { sessionsFor } from './sessions'
 
-const asked = { pulls: 40, minutesPerPull: 4, proving: 20, isSetUp: false, most: 300, booked: [] }
+const asked = { pulls: 40, minutesPerPull: 4, proving: 20, isSetUp: false, most: 300, mostPulls: null, booked: [] }
 const first = guesses.setUp.first + 20 + guesses.washUp
 
 describe('times at the press', () => {
@@ -35,14 +35,16 @@ describe('times at the press', () => {
         fc.boolean(),
         fc.integer({ min: 60, max: 600 }),
         fc.array(someTime, { maxLength: 3 }),
-        (pulls, minutesPerPull, proving, isSetUp, most, times) => {
+        fc.option(fc.integer({ min: 1, max: 90 })),
+        (pulls, minutesPerPull, proving, isSetUp, most, times, mostPulls) => {
           const booked = times.map(({ from, long }, i) => ({ from, to: from + long, bookingId: String(i) }))
-          const sessions = sessionsFor({ pulls, minutesPerPull, proving, isSetUp, most, booked })
+          const sessions = sessionsFor({ pulls, minutesPerPull, proving, isSetUp, most, mostPulls, booked })
           expect(sessions.reduce((sum, session) => sum + session.pulls, 0)).toBe(pulls)
           for (const { at, minutes, pulls: held } of sessions) {
             if (at !== null) continue
             expect(minutes).toBeLessThanOrEqual(most)
             expect(held).toBeGreaterThan(0)
+            expect(held).toBeLessThanOrEqual(mostPulls ?? Infinity)
           }
         },
       ),

@@ -24,6 +24,8 @@ interface Pulling {
   isSetUp: boolean
   /** So long a session lasts at most, minutes. */
   most: number
+  /** So many are pulled in one at most, or null: the racks hold no more. */
+  mostPulls: number | null
   booked: readonly BookedTime[]
 }
 
@@ -34,7 +36,7 @@ export const rounded = (minutes: number): number => Math.max(5, Math.ceil(minute
  * Pulls parted into times at the press, each with setting up and washing: what is booked takes as many as go into it, the
  * rest is parted over as few sessions as hold it, about as many pulls in each.
  */
-export function sessionsFor({ pulls, minutesPerPull, proving, isSetUp, most, booked }: Pulling): Session[] {
+export function sessionsFor({ pulls, minutesPerPull, proving, isSetUp, most, mostPulls, booked }: Pulling): Session[] {
   const sessions: Session[] = []
   let left = pulls
   let isFirst = !isSetUp
@@ -48,7 +50,7 @@ export function sessionsFor({ pulls, minutesPerPull, proving, isSetUp, most, boo
   if (left === 0) return sessions
   const room = (first: boolean) => {
     const taken = (first ? guesses.setUp.first + proving : guesses.setUp.again) + guesses.washUp
-    return Math.max(1, Math.floor((most - taken) / minutesPerPull))
+    return Math.max(1, Math.min(mostPulls ?? Infinity, Math.floor((most - taken) / minutesPerPull)))
   }
   const inFirst = room(isFirst)
   const count = left <= inFirst ? 1 : 1 + Math.ceil((left - inFirst) / room(false))

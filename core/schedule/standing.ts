@@ -1,4 +1,5 @@
 import { criticalChain, type Link } from '../timetable/chain'
+import { hardenedBy } from '../timetable/lateness'
 import { latestStarts } from '../timetable/latest'
 import type { Calendar, Placed, Timetable } from '../timetable/task'
 import type { EditionTask } from './task'
@@ -17,6 +18,8 @@ export interface EditionStanding {
   chain: Link[]
   /** Booked times that come before what must be over first. */
   broken: { taskId: string; until: number }[]
+  /** Tasks that come after a film beneath them has hardened, with when that is: it may refuse ink. */
+  hardened: { taskId: string; by: number }[]
 }
 
 /** Every edition of a timetable, those that are latest first, then by the day they are due. */
@@ -38,8 +41,13 @@ export function standings(tasks: readonly EditionTask[], timetable: Timetable, c
         due,
         late: due === null || end === null ? 0 : Math.max(0, end - due),
         beginBy: starts.length === 0 ? null : Math.min(...starts),
-        chain: criticalChain(tasks, timetable, editionId),
+        chain: criticalChain(tasks, timetable, calendar.racks, editionId),
         broken: own.flatMap(brokenBy),
+        hardened: own.flatMap((task) => {
+          const by = hardenedBy(task, places)
+          const place = places.get(task.id)
+          return place && place.from > by ? [{ taskId: task.id, by }] : []
+        }),
       }
     })
     .sort(

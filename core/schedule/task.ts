@@ -18,9 +18,6 @@ export interface EditionTask extends Task {
   /** The booking it is done in, or null. */
   bookingId: string | null
   after: readonly Wait[]
-  /** Sheets it lays in the racks, and minutes by the clock until they are dry; 0 of what lays none. */
-  sheets: number
-  dries: number
   /** Its minutes rest on a guess: nothing was done yet that would show the pace. */
   isGuessed: boolean
 }

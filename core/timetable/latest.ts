@@ -1,4 +1,4 @@
-import { lastFit, without } from './spans'
+import { lastFit, type Span, without } from './spans'
 import type { Calendar, Task } from './task'
 
 /**
@@ -12,6 +12,19 @@ export function latestStarts(tasks: readonly Task[], calendar: Calendar): Map<st
     for (const { taskId, lag } of task.after) behind.set(taskId, [...(behind.get(taskId) ?? []), { task, lag }])
   const found = new Map<string, number>()
   const onWay = new Set<string>()
+  const free = new Map<string, Span[]>()
+  // Very many tasks need the same things.
+  const freeFor = ({ resources }: Task): Span[] => {
+    const key = resources.join()
+    const known = free.get(key)
+    if (known) return known
+    const hours = without(
+      calendar.open,
+      resources.flatMap((resource) => calendar.taken.get(resource) ?? []),
+    )
+    free.set(key, hours)
+    return hours
+  }
   const startOf = (task: Task): number => {
     const known = found.get(task.id)
     if (known !== undefined) return known
@@ -23,12 +36,8 @@ export function latestStarts(tasks: readonly Task[], calendar: Calendar): Map<st
       task.due ?? Number.POSITIVE_INFINITY,
     )
     onWay.delete(task.id)
-    const hours = task.resources.reduce(
-      (left, resource) => without(left, calendar.taken.get(resource) ?? []),
-      [...calendar.open],
-    )
     const start =
-      end === Number.POSITIVE_INFINITY ? end : (lastFit(hours, task.minutes, end) ?? Number.NEGATIVE_INFINITY)
+      end === Number.POSITIVE_INFINITY ? end : (lastFit(freeFor(task), task.minutes, end) ?? Number.NEGATIVE_INFINITY)
     found.set(task.id, start)
     return start
   }

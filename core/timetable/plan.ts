@@ -1,4 +1,4 @@
-import { generate } from './generate'
+import { type FreeHours, freeHours, generate } from './generate'
 import { latestStarts } from './latest'
 import { type Badness, badnessOf, compare } from './lateness'
 import type { Calendar, Task, Timetable } from './task'
@@ -19,11 +19,11 @@ export function firstPlan(tasks: readonly Task[], calendar: Calendar): Planned {
     .map(({ id }, i) => ({ id, i, start: latest.get(id)! }))
     .sort((a, b) => (a.start === b.start ? a.i - b.i : a.start - b.start))
     .map(({ id }) => id)
-  return planned(tasks, order, calendar)
+  return planned(tasks, order, calendar, freeHours(tasks, calendar))
 }
 
-function planned(tasks: readonly Task[], order: readonly string[], calendar: Calendar): Planned {
-  const timetable = generate(tasks, order, calendar)
+function planned(tasks: readonly Task[], order: readonly string[], calendar: Calendar, hours: FreeHours): Planned {
+  const timetable = generate(tasks, order, calendar, hours)
   return { ...timetable, order, badness: badnessOf(tasks, timetable) }
 }
 
@@ -36,27 +36,29 @@ const triedAtOnce = 8
  */
 export function* betterPlans(tasks: readonly Task[], calendar: Calendar): Generator<Planned, Planned> {
   let best = firstPlan(tasks, calendar)
+  const hours = freeHours(tasks, calendar)
   yield best
   if (tasks.length <= mostExact) {
     let tries = 0
     for (const order of everyOrder(tasks)) {
       if (++tries % triedAtOnce === 0) yield best
-      const tried = planned(tasks, order, calendar)
+      const tried = planned(tasks, order, calendar, hours)
       if (compare(tried.badness, best.badness) < 0) best = tried
     }
     return best
   }
   const byId = new Map(tasks.map((task) => [task.id, task]))
+  const isShort = mayBeShort(tasks, calendar)
   let tries = 0
   for (let isBetter = true; isBetter;) {
     isBetter = false
     for (let i = 0; i + 1 < best.order.length; i++) {
       const one = byId.get(best.order[i]!)!
-      const next = best.order.findIndex((id, at) => at > i && meet(one, byId.get(id)!))
+      const next = best.order.findIndex((id, at) => at > i && meet(one, byId.get(id)!, isShort))
       if (next < 0) continue
       if (++tries % triedAtOnce === 0) yield best
       const order = best.order.with(i, best.order[next]!).with(next, best.order[i]!)
-      const tried = planned(tasks, order, calendar)
+      const tried = planned(tasks, order, calendar, hours)
       if (compare(tried.badness, best.badness) >= 0) continue
       best = tried
       isBetter = true
@@ -70,9 +72,14 @@ export function* betterPlans(tasks: readonly Task[], calendar: Calendar): Genera
  * Whether two are neighbours, so that it can matter which is placed first: not where they need nothing in common, nor where
  * the second waits for the first anyway.
  */
-const meet = (one: Task, next: Task): boolean =>
-  one.resources.some((resource) => next.resources.includes(resource)) &&
+const meet = (one: Task, next: Task, isShort: boolean): boolean =>
+  ((isShort && one.sheets > 0 && next.sheets > 0) ||
+    one.resources.some((resource) => next.resources.includes(resource))) &&
   !next.after.some(({ taskId }) => taskId === one.id)
+
+/** Whether the racks could be full at all: else no sheet waits for another. */
+const mayBeShort = (tasks: readonly Task[], { racks: { slots, lying } }: Calendar): boolean =>
+  slots !== null && [...tasks, ...lying].reduce((sum, { sheets }) => sum + sheets, 0) > slots
 
 /** Every order in which no task stands before one that must be over first. */
 function* everyOrder(tasks: readonly Task[], begun: readonly string[] = []): Generator<readonly string[]> {

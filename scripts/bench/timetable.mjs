@@ -4,7 +4,7 @@ import { bundled } from './planning.mjs'
 
 /**
  * A busy room in the browser: so many editions with so many tasks on five presses and as many people as editions, each
- * edition with drying between its layers and a day it is due. Ms to the first plan, and to the best that is found.
+ * edition with drying between its layers and a day it is due, and racks that are short now and then. Ms to the first plan, and to the best that is found.
  */
 export async function measureTimetable(editions = 40, tasksAll = 300) {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
@@ -22,26 +22,31 @@ export async function measureTimetable(editions = 40, tasksAll = 300) {
       let seed = 7
       const whole = (least, most) => {
         seed = (Math.imul(seed, 1103515245) + 12345) >>> 0
-        return least + (seed % (most - least + 1))
+        // The low bits of such a row go round soon.
+        return least + ((seed >>> 12) % (most - least + 1))
       }
       const tasks = []
       for (let i = 0; i < tasksAll; i++) {
         const edition = i % editions
         const before = tasks.filter(({ editionId }) => editionId === `e${edition}`).at(-1)
         const atPress = whole(0, 3) > 0
+        const dries = whole(0, 3) * day
         tasks.push({
           id: `t${i}`,
           editionId: `e${edition}`,
           minutes: whole(6, 60) * 5,
           resources: [...(atPress ? [`press:${whole(0, 4)}`] : []), `person:${edition % 20}`],
-          after: before ? [{ taskId: before.id, lag: atPress ? whole(0, 3) * day : 0 }] : [],
+          after: before ? [{ taskId: before.id, lag: before.dries, within: null }] : [],
           due: i >= tasksAll - editions ? now + whole(6, 30) * day : null,
           notBefore: null,
           at: null,
+          sheets: atPress ? whole(10, 40) : 0,
+          dries: atPress ? dries : 0,
+          beginBy: null,
         })
       }
       const began = performance.now()
-      const plans = betterPlans(tasks, { now, open, taken: new Map() })
+      const plans = betterPlans(tasks, { now, open, taken: new Map(), racks: { slots: 250, lying: [] } })
       const first = plans.next().value
       const firstAt = performance.now() - began
       // The page stops looking when nothing better is found, or after nine seconds.

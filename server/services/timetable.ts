@@ -4,8 +4,10 @@ import { spanOf } from '#core/calendar/free'
 import type { EditionState } from '#core/edition/state'
 import { streamId } from '#core/ground/envelope'
 import { goal } from '#core/plan/plan'
+import { dryingNow } from '#core/schedule/drying-lag'
 import { type Around, editionTasks } from '#core/schedule/edition-tasks'
 import { longestOpen } from '#core/schedule/room-calendar'
+import { placesIn } from '#core/stores/rack/state'
 import type { StudioState } from '#core/stores/studio/state'
 import type { TimetableReply } from '#shared/replies/calendar'
 import type { BatchSummary, EditionSummary, LotSummary, PressSummary, RackSummary } from '#shared/replies/replies'
@@ -34,6 +36,7 @@ export async function readTimetable(room: Pressroom, at: number): Promise<Timeta
   // What the list has reckoned already is not reckoned again for every look.
   const summaries = new Map(listed.editions.map((one) => [one.id, one]))
   const longest = longestOpen(calendar, now)
+  const places = racks.length > 0 ? placesIn(racks) : null
   const around = (state: EditionState): Around => ({
     now,
     longestOpen: longest,
@@ -44,6 +47,7 @@ export async function readTimetable(room: Pressroom, at: number): Promise<Timeta
       .filter(({ editionId, until }) => editionId === streamId(state.stream) && until > iso)
       .map((one) => ({ ...spanOf(one), bookingId: one.bookingId, layerId: one.layerId })),
     record: room.passBook.recordFor(state.stream),
+    places,
     room: {
       familyOf: (id) => families.get(id) ?? null,
       climate: studio.climate,
@@ -63,7 +67,10 @@ export async function readTimetable(room: Pressroom, at: number): Promise<Timeta
       personIds: [...(state.artistId ? [state.artistId] : []), ...state.printerIds],
     })),
     presses: presses.map(({ id, name }) => ({ id, name })).sort((a, b) => a.name.localeCompare(b.name)),
-    slots: racks.reduce((sum, { slots }) => sum + slots, 0),
+    racks: {
+      slots: places,
+      lying: editions.flatMap((state) => dryingNow(state, now, around(state))),
+    },
   }
 }
 

@@ -1,5 +1,6 @@
 import type { CalendarState, Move } from '#core/calendar/state'
 import type { EditionTask } from '#core/schedule/task'
+import type { Racks } from '#core/timetable/racks'
 
 /** A press or another station that can be booked. */
 export interface Place {
@@ -52,6 +53,6 @@ export interface TimetableReply {
   tasks: EditionTask[]
   editions: { id: string; title: string; due: string | null; prints: number; personIds: string[] }[]
   presses: { id: string; name: string }[]
-  /** Slots of all racks. */
-  slots: number
+  /** Pieces all racks hold, none where no rack is described, and what lies there until it can be stacked. */
+  racks: Racks
 }

@@ -36,6 +36,7 @@ const stops = [
   'dry',
   'finish',
   'recall',
+  'papers',
 ]
 
 for (const [width, height] of [

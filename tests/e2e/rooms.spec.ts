@@ -16,6 +16,7 @@ const stops = [
   'sign',
   'close',
   'recall',
+  'papers',
 ]
 
 test('every room and stop is accessible and quiet', async ({ page, pressroom }) => {

@@ -93,6 +93,18 @@ test('the papers of an edition come as PDF with their letters in them; a letter 
   expect(await made('Signing list')).toBe(1)
   await expectAccessible(page)
 
+  // The same on screen, of one print or of all.
+  await papers.getByRole('link', { name: 'Read certificates and labels here' }).click()
+  await expect(page.getByRole('article')).toHaveCount(1)
+  await expect(page.getByRole('article', { name: 'Certificate of 7/20' })).toContainText('Bakery Door')
+  await say(page, 'Only this number', '21/20')
+  await expect(page.getByText('No signed print bears 21/20.')).toBeVisible()
+  await say(page, 'Only this number', '')
+  await expect(page.getByRole('article')).toHaveCount(22)
+  await say(page, 'Paper', 'Labels')
+  await expect(page.getByRole('listitem').filter({ hasText: '20/20' })).toContainText('Bakery Door')
+  await expectAccessible(page)
+
   // A title in letters that the faces lack is not printed wrongly.
   await openEdition(page, server.url, 'Tide Table', /^Plan/)
   await say(page, 'Title', '潮汐')

@@ -37,11 +37,14 @@ test('an edition of 180 with nine hand colours is planned, booked, loses a week 
   await expect(row).toContainText(/in time|late/)
   await row.click()
   const own = page.getByRole('region', { name: 'Harbour Light' })
-  await expect(own.getByText(/What holds it up: .*the work after the press until/)).toBeVisible()
+  await expect(
+    own.getByText(/What holds it up: .*the racks, full until .*the work after the press until/),
+  ).toBeVisible()
   await expect(own.getByRole('cell', { name: /^Yellow, \d+ prints/ }).first()).toBeVisible()
   await expect(own.getByRole('cell', { name: /^Brown, \d+ prints/ }).first()).toBeVisible()
   await own.getByRole('button', { name: 'What would mend it?' }).click()
   await expect(own.getByText(/Somebody to help at the table: over on/)).toBeVisible()
+  await expect(own.getByText(/More places to dry: over on/)).toBeVisible()
   const before = await row.innerText()
 
   // Its times at the press are taken over in one act, and stand on the day sheet.
@@ -52,8 +55,8 @@ test('an edition of 180 with nine hand colours is planned, booked, loses a week 
   // A week of colouring is lost: its printer is away.
   await page.goto(`${server.url}/day`)
   await unfold(page, 'Days shut and away')
-  await say(page, 'First day shut', dayIn(16))
-  await say(page, 'Last day shut', dayIn(23))
+  await say(page, 'First day shut', dayIn(30))
+  await say(page, 'Last day shut', dayIn(37))
   await page.getByRole('button', { name: 'Say so' }).click()
   await expect(page.getByRole('listitem').filter({ hasText: /Merle Tarn is away/ })).toBeVisible()
   await page.goto(`${server.url}/day/ahead`)

@@ -1,25 +1,15 @@
 <script setup lang="ts">
 import { lineOf, signingList } from '#core/edition/pencil'
-import { editionRecord } from '#core/edition/record'
 import { leafSizes, type LeafSize } from '~/drawings/leaf'
-import { certificatesPdf, labelsPdf, law, recordPdf, signingListPdf } from '~/drawings/papers-pdf'
-import { date } from '~/drawings/words'
+import { certificatesPdf, labelsPdf, recordPdf, signingListPdf } from '~/drawings/papers-pdf'
+import { law } from '~/drawings/papers-words'
 
-/** The papers of an edition as PDF, with their letters in them, on A4 or Letter. */
-const edition = useEdition()
-const session = useSession()
-const units = useUnits()
+/** The papers of an edition as PDF, with their letters in them, on A4 or Letter; certificates and labels on screen too. */
+const { edition, units, record, writing, only, numbers } = useEditionPapers()
 const { busy, fault, giving } = useGiving()
 const state = computed(() => edition.state!)
-const record = computed(() => editionRecord(state.value, edition.studio, session.nameOf))
 const size = ref<LeafSize>(units.unit === 'in' ? 'Letter' : 'A4')
 const share = ref<number | null>(null)
-const writing = { size: units.size, day: date }
-const signed = computed(() => record.value.sheets.filter((line) => line.signed !== '' && line.place !== 'destroyed'))
-const only = ref('')
-const numbers = computed(() =>
-  signed.value.map(({ number }) => number).filter((number) => only.value.trim() === '' || number === only.value.trim()),
-)
 async function progress(done: number) {
   share.value = done
   await new Promise((rest) => setTimeout(rest, 0))
@@ -64,6 +54,11 @@ const print = (paper: Paper) =>
       <VBtn class="quiet" :loading="busy" :disabled="numbers.length === 0" @click="print('labels')">Labels</VBtn>
       <VBtn class="quiet" :loading="busy" :disabled="signingList(state).length === 0" @click="print('signing list')"
         >Signing list</VBtn
+      >
+      <NuxtLink
+        v-if="numbers.length > 0"
+        :to="{ path: `/editions/${edition.id}/papers`, query: only.trim() ? { print: only.trim() } : {} }"
+        >Read certificates and labels here</NuxtLink
       >
     </div>
     <p v-if="share !== null" class="soft" aria-live="polite">{{ Math.round(share * 100) }} % is set.</p>

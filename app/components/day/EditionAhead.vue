@@ -53,6 +53,7 @@ const mendWords = ({ kind, pressId, share, end, isInTime }: Mend) => {
     drier: 'a drier within its label’s range',
     press: `printing at ${pressName(pressId)}`,
     helper: 'somebody to help at the table',
+    racks: 'more places to dry',
     fewer: `${figured(prints, 'print')} instead of ${edition.value?.prints ?? 0}`,
   }[kind]
   return `${what[0]!.toUpperCase()}${what.slice(1)}: over on ${dayOf(end)}${isInTime ? ', in time' : ', still late'}.`
@@ -107,6 +108,10 @@ async function takeOver() {
     <p v-for="one in standing.broken" :key="one.taskId" class="warn">
       {{ standing.tasks.find(({ id }) => id === one.taskId)?.what }} is booked before what comes first is over, on
       {{ moment(one.until) }}. <NuxtLink to="/day">Move the booking</NuxtLink>.
+    </p>
+    <p v-for="one in standing.hardened" :key="one.taskId" class="warn">
+      {{ standing.tasks.find(({ id }) => id === one.taskId)?.what }}: the film beneath hardens by
+      {{ dayOf(one.by) }} and may refuse ink after that.
     </p>
     <div class="buttons">
       <VBtn v-if="toBook.length > 0 && mayBook" :loading="busy" @click="takeOver"

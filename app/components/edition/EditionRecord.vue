@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { methodWord } from '#core/plan/plan'
 import { editionRecord } from '#core/edition/record'
 import { recordFacts } from '#core/edition/record-facts'
+import { law, subtitle } from '~/drawings/papers-words'
 import { date } from '~/drawings/words'
 
 const edition = useEdition()
@@ -15,7 +15,7 @@ const facts = computed(() => recordFacts(record.value, { size: units.size, day: 
   <article class="record">
     <header>
       <h2>{{ record.title }}</h2>
-      <p>{{ [record.artist, record.year, methodWord(record.plan.method)].filter(Boolean).join(', ') }}</p>
+      <p>{{ subtitle(record) }}</p>
       <p>{{ record.studio }}</p>
     </header>
     <dl>
@@ -48,6 +48,7 @@ const facts = computed(() => recordFacts(record.value, { size: units.size, day: 
         </tr>
       </tbody>
     </table>
+    <p class="law">{{ law }}</p>
   </article>
 </template>
 
@@ -74,5 +75,10 @@ dt {
 }
 table {
   margin-top: 20px;
+}
+.law {
+  margin-top: 14px;
+  font-size: 0.8rem;
+  color: var(--soft);
 }
 </style>

@@ -6,7 +6,7 @@ const props = defineProps<{ stops: Stop[]; editionId: string }>()
 const edge = tornEdge(1000, 10)
 const here = useRoute()
 /** Pages that belong to a stop of another name. */
-const partOf: Record<string, string> = { register: 'paper', recall: 'prove', gate: 'pull' }
+const partOf: Record<string, string> = { register: 'paper', recall: 'prove', gate: 'pull', papers: 'close' }
 const open = computed(() => {
   const page = String(here.path.split('/')[3] ?? '')
   return partOf[page] ?? page

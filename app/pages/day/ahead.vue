@@ -47,8 +47,8 @@ function toldOf({ end, due, late: by }: EditionStanding): string {
   return by > 0 ? `${lateWords(by)}, over ${dayOf(end)}` : `in time, over ${dayOf(end)}`
 }
 const tooFew = computed(() => {
-  const slots = reply.value?.slots ?? 0
-  return racks.value && slots > 0 && racks.value.sheets > slots ? racks.value : null
+  const slots = reply.value?.racks.slots ?? null
+  return racks.value && slots !== null && racks.value.sheets > slots ? racks.value : null
 })
 const choose = (editionId: string) =>
   router.replace({ query: editionId === chosenId.value ? {} : { edition: editionId } })
@@ -108,7 +108,8 @@ const choose = (editionId: string) =>
         </template>
       </WeeksDrawing>
       <p v-if="tooFew" class="warn">
-        On {{ dayOf(tooFew.at) }} {{ figured(tooFew.sheets, 'sheet') }} dry at once; the racks hold {{ reply.slots }}.
+        With what is booked {{ figured(tooFew.sheets, 'sheet') }} dry at once on {{ dayOf(tooFew.at) }}; the racks hold
+        {{ reply.racks.slots }}. <NuxtLink to="/day">Move a booking</NuxtLink>.
       </p>
       <p v-if="isImproving && editions" class="soft improving" role="status">
         Looking for a better order, {{ figured(round, 'better one') }} found so far.

@@ -46,6 +46,10 @@ export function freeSlots({ slots, lain }: Pick<RackState, 'slots' | 'lain'>): n
   return Array.from({ length: slots }, (_, i) => i + 1).filter((slot) => !taken.has(slot))
 }
 
+/** Pieces that racks hold when they are empty. */
+export const placesIn = (racks: readonly Pick<RackState, 'slots' | 'perSlot'>[]): number =>
+  racks.reduce((sum, { slots, perSlot }) => sum + slots * perSlot, 0)
+
 /** Pieces of paper that racks still take. */
 export function roomIn(racks: readonly Pick<RackState, 'slots' | 'lain' | 'perSlot'>[]): number {
   return racks.reduce((sum, rack) => sum + freeSlots(rack).length * rack.perSlot, 0)
