@@ -89,8 +89,26 @@ describe('an edition printed again from its block', () => {
     expect(again(table)).toBe('cancelled')
     // Nor does another edition get the block.
     table.submit({ type: 'start-edition', stream: 'edition:e3', data: { title: 'Old Pier', plan } })
-    const used = table.submit({ type: 'use-block', stream: 'edition:e3', data: { blockId: 'k1' } })
+    const used = table.submit({ type: 'use-block', stream: 'edition:e3', data: { blockId: 'k1', editionIds: ['e1'] } })
     expect(used.refusal?.code).toBe('cancelled')
+  })
+
+  it('of one block that another takes in hand is told in both records too', () => {
+    const table = closed('kept')
+    table.submit({ type: 'start-edition', stream: 'edition:e3', data: { title: 'Old Pier', plan } })
+    const use = (blockId: string, editionIds: string[]) =>
+      table.submit({ type: 'use-block', stream: 'edition:e3', data: { blockId, editionIds } }).refusal?.code
+    expect(use('k1', ['e1'])).toBeUndefined()
+    expect(factsOf(stateOf(table, 'edition:e3'))).toEqual(['before: Tide Gauge, 1 signed, closed 2026-11-02'])
+    expect(factsOf(table.edition)).toEqual(['since: Old Pier, begun 2026-11-02'])
+    // Of an edition that is open still it is said so.
+    table.submit({ type: 'start-edition', stream: 'edition:e4', data: { title: 'New Pier', plan } })
+    const more = { blockId: 'k1', editionIds: ['e1', 'e3'] }
+    table.submit({ type: 'use-block', stream: 'edition:e4', data: more })
+    expect(factsOf(stateOf(table, 'edition:e4'))).toEqual([
+      'before: Tide Gauge, 1 signed, closed 2026-11-02',
+      'before: Old Pier, 0 signed, open when this one was begun',
+    ])
   })
 
   it('is refused when its block was scored since', () => {

@@ -95,7 +95,8 @@ export function recordFacts(record: EditionRecord, { size, day }: Writing): Fact
       term: 'Same block',
       lines: [
         ...record.earlier.map(
-          ({ title, signed, closedAt }) => `before: ${title}, ${signed} signed, closed ${day(closedAt)}`,
+          ({ title, signed, closedAt }) =>
+            `before: ${title}, ${signed} signed, ${closedAt === null ? 'open when this one was begun' : `closed ${day(closedAt)}`}`,
         ),
         ...record.later.map(({ title, startedAt }) => `since: ${title}, begun ${day(startedAt)}`),
       ],

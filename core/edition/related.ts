@@ -1,10 +1,14 @@
+import { streamId } from '../ground/envelope'
+import type { EditionState } from './state'
+
 /** An edition that was printed from the same blocks before. */
 export interface EarlierEdition {
   editionId: string
   title: string
   /** Signed prints of it, of every series, that were not destroyed. */
   signed: number
-  closedAt: string
+  /** Null of one that was still open when its block was taken in hand for this one. */
+  closedAt: string | null
 }
 
 /** An edition that was begun from the same blocks afterwards. */
@@ -12,6 +16,12 @@ export interface LaterEdition {
   editionId: string
   title: string
   startedAt: string
+}
+
+/** How an edition stands as its blocks are taken in hand for another. */
+export function toldOf({ stream, title, sheets, closedAt }: EditionState): EarlierEdition {
+  const signed = sheets.filter((sheet) => sheet.signed && !sheet.destroyed).length
+  return { editionId: streamId(stream), title, signed, closedAt }
 }
 
 const ordinals = ['second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth']

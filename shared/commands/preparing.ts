@@ -131,6 +131,7 @@ export class ChangeBlock extends PrepareBlock {}
 
 export class UseBlock {
   @IsString() @Length(1, 64) blockId!: string
+  @IsArray() @ArrayMaxSize(400) @IsString({ each: true }) @Length(1, 64, { each: true }) editionIds!: string[]
 }
 
 export class KeepBlock {

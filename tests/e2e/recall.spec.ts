@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { expect, expectAccessible, openEdition, test } from '../fixtures/browser'
+import { expect, expectAccessible, goTo, openEdition, test } from '../fixtures/browser'
 
 test('a recall card is printed, and from it alone the layer is set up again in a fresh browser', async ({
   page,
@@ -90,4 +90,9 @@ test('where a block is kept is said, and a block of the room is used again', asy
   await rooms.press('Enter')
   await page.getByRole('button', { name: 'Use it here' }).click()
   await expect(page.getByRole('heading', { name: 'the block', exact: true })).toBeVisible()
+  // Each names the other in its record.
+  await goTo(page, /^Close/)
+  await expect(page.getByText('before: Net Loft Stairs, 0 signed, open when this one was begun')).toBeVisible()
+  await openEdition(page, server.url, 'Net Loft Stairs', /^Close/)
+  await expect(page.getByText(/^since: Slack Water, begun/)).toBeVisible()
 })

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { streamId } from '#core/ground/envelope'
+
 /** A block of the room that another edition was printed from is used again. */
 const edition = useEdition()
 const supplies = useSupplies()
@@ -19,7 +21,8 @@ const options = computed(() => [
 ])
 const words = computed(() => options.value.find(({ value }) => value === blockId.value)?.title ?? 'none')
 async function use() {
-  if (await giving(() => edition.give('use-block', { blockId: blockId.value }))) blockId.value = ''
+  const editionIds = others.value.find(({ id }) => id === blockId.value)!.editions.map(streamId)
+  if (await giving(() => edition.give('use-block', { blockId: blockId.value, editionIds }))) blockId.value = ''
 }
 </script>
 

@@ -18,6 +18,7 @@ import { rollUpSet } from '../events/roll-up-set'
 import { type Layer, setupInForce } from '../layer'
 import { planFault } from '../plan-fault'
 import { pullOf } from '../pull'
+import { toldOf } from '../related'
 import { standardOf } from '../standards'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
@@ -52,8 +53,6 @@ function layerAgain(state: EditionState, earlier: EditionState, layer: Layer, la
   ]
 }
 
-const signedOf = ({ sheets }: EditionState) => sheets.filter(({ signed, destroyed }) => signed && !destroyed).length
-
 /**
  * A new edition from the blocks of one that is closed: it takes over their states and inked share, the registration sheet
  * and the best setting. Each names the other in its record (craft step 15).
@@ -78,7 +77,7 @@ export const printAgain = defineAct(
       blockWritten,
       printedAgain,
     ],
-    rule: ({ edition, earlier, blocks }, { earlierId, blockIds, title, plan }: Again, { commandId, personId }) => {
+    rule: ({ edition, earlier, blocks }, { blockIds, title, plan }: Again, { commandId, personId }) => {
       if (earlier.plan === null)
         return refuse('unknown-edition', 'There is no such edition here. Open it from Editions and try again.')
       if (earlier.closedAt === null)
@@ -90,14 +89,13 @@ export const printAgain = defineAct(
       if (spent) return refuse('cancelled', `Nothing more is printed from it: ${spent}.`)
       const unfit = planFault(title, { ...plan, layersPlanned: layers.length })
       if (unfit) return unfit
-      const told = { editionId: earlierId, title: earlier.title, signed: signedOf(earlier), closedAt: earlier.closedAt }
       return [
         editionStarted.on(edition, {
           title: title.trim(),
           plan: { ...plan, method: earlier.plan.method, layersPlanned: Math.max(1, layers.length) },
           printerIds: [personId],
         }),
-        printedFrom.on(edition, { earlier: [...earlier.earlier, told] }),
+        printedFrom.on(edition, { earlier: [...earlier.earlier, toldOf(earlier)] }),
         ...layers.flatMap((layer, i) => layerAgain(edition, earlier, layer, `${commandId}-${i + 1}`)),
         ...(earlier.piece ? [piecePlanned.on(edition, { piece: earlier.piece })] : []),
         ...(earlier.register ? [registerDrawn.on(edition, earlier.register)] : []),

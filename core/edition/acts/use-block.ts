@@ -1,21 +1,27 @@
 import { defineAct } from '../../ground/act'
+import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
 import { hasBlock, mostBlocks, tooManyBlocks } from '../block'
 import { blockUsed } from '../events/block-used'
+import { printedAgain } from '../events/printed-again'
+import { printedFrom } from '../events/printed-from'
+import { toldOf } from '../related'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
 interface Used {
   blockId: string
+  /** All the editions that were printed from it. */
+  editionIds: string[]
 }
 
-/** A block of an earlier edition is taken in hand for this one. */
+/** A block of an earlier edition is taken in hand for this one; each names the other in its record (craft step 15). */
 export const useBlock = defineAct(edition, 'use-block', theirs, {
-  needs: (data: Used) => ({ block: block.of(data.blockId) }),
-  events: [blockUsed, blockWritten],
-  rule: ({ edition, block }, { blockId }: Used) => {
+  needs: ({ blockId, editionIds }: Used) => ({ block: block.of(blockId), others: editionIds.map(edition.of) }),
+  events: [blockUsed, blockWritten, printedFrom, printedAgain],
+  rule: ({ edition, block, others }, { blockId }: Used) => {
     if (block.book === null)
       return refuse(
         'unknown-block',
@@ -30,9 +36,20 @@ export const useBlock = defineAct(edition, 'use-block', theirs, {
       )
     if (hasBlock(edition, blockId)) return refuse('block-twice', 'This edition has that block already.', 'blockId')
     if (edition.blocks.length >= mostBlocks) return tooManyBlocks()
+    const streams = new Set(others.map(({ stream }) => stream))
+    if (block.editions.some((stream) => !streams.has(stream)) || streams.size !== block.editions.length)
+      return refuse('stale', 'Another edition has used that block since you looked. Reload the page, then do it again.')
+    const earlier = others.filter(
+      ({ stream }) =>
+        stream !== edition.stream && !edition.earlier.some(({ editionId }) => editionId === streamId(stream)),
+    )
     return [
       blockUsed.on(edition, { blockId, ...block.book }),
       blockWritten.on(block, { ...block.book, editionStream: edition.stream }),
+      ...(earlier.length > 0
+        ? [printedFrom.on(edition, { earlier: [...edition.earlier, ...earlier.map(toldOf)] })]
+        : []),
+      ...earlier.map((one) => printedAgain.on(one, { editionId: streamId(edition.stream), title: edition.title })),
     ]
   },
 })

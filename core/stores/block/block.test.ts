@@ -42,9 +42,11 @@ describe('a block', () => {
     const id = room.prepareBlock(block)
     room.must('record-block-state', { ...samples['record-block-state'], blockId: id })
     room.start('edition:e2')
-    expect(room.on('use-block', 'edition:e2', { blockId: id })).toBeUndefined()
-    expect(room.on('use-block', 'edition:e2', { blockId: id })).toBe('block-twice')
-    expect(room.on('use-block', 'edition:e2', { blockId: 'none' })).toBe('unknown-block')
+    for (const editionIds of [[], ['e2'], ['e1', 'e9']])
+      expect(room.on('use-block', 'edition:e2', { blockId: id, editionIds })).toBe('stale')
+    expect(room.on('use-block', 'edition:e2', { blockId: id, editionIds: ['e1'] })).toBeUndefined()
+    expect(room.on('use-block', 'edition:e2', { blockId: id, editionIds: ['e1'] })).toBe('block-twice')
+    expect(room.on('use-block', 'edition:e2', { blockId: 'none', editionIds: [] })).toBe('unknown-block')
     const cut = { ...samples['record-block-state'], blockId: id, name: 'second state' }
     room.on('record-block-state', 'edition:e2', cut)
     room.must('record-block-state', { ...cut, name: 'third state' })
@@ -67,7 +69,7 @@ describe('a block', () => {
     expect(room.on('cancel-block', stream, { reason: 'again' })).toBe('cancelled')
     expect(room.on('keep-block', stream, { where: 'elsewhere' })).toBe('cancelled')
     room.start('edition:e2')
-    expect(room.on('use-block', 'edition:e2', { blockId: id })).toBe('cancelled')
+    expect(room.on('use-block', 'edition:e2', { blockId: id, editionIds: ['e1'] })).toBe('cancelled')
   })
 
   it('of an old ledger is written down whole when it is next touched', () => {
