@@ -76,15 +76,22 @@ const partOfDay = computed(() => {
             </li>
           </ul>
         </section>
-        <section v-if="floor.sessions.length > 0" class="part" aria-labelledby="there">
+        <section v-if="floor.sessions.length + floor.bookings.length > 0" class="part" aria-labelledby="there">
           <div class="part-head"><h2 id="there">Who is where</h2></div>
-          <ul class="there">
+          <ul v-if="floor.sessions.length > 0" class="there">
             <li v-for="one in floor.sessions" :key="one.stationId">
               <NuxtLink :to="`/stations/${one.stationId}`">{{ one.name }}</NuxtLink>
               {{ session.nameOf(one.by) }}
               <span :class="isLeftOpen(one.at, now) ? 'warn' : 'soft'">{{
                 isLeftOpen(one.at, now) ? `left open since ${ago(one.at, now)}` : ago(one.at, now)
               }}</span>
+            </li>
+          </ul>
+          <ul v-if="floor.bookings.length > 0" class="there booked">
+            <li v-for="one in floor.bookings" :key="one.bookingId">
+              <NuxtLink to="/day">{{ one.from }} to {{ one.until }}</NuxtLink>
+              {{ one.place }}, {{ session.nameOf(one.personId)
+              }}<span class="soft">{{ one.title ? `, ${one.title}` : '' }}{{ one.isNow ? ', now' : '' }}</span>
             </li>
           </ul>
         </section>
@@ -209,6 +216,9 @@ const partOfDay = computed(() => {
 }
 .there a {
   font-weight: 600;
+}
+.there + .booked {
+  margin-top: 8px;
 }
 .warn {
   color: var(--doubtful);

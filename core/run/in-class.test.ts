@@ -42,6 +42,14 @@ describe('a bench of a class', () => {
     ])
   })
 
+  it('wants more of an earlier layer than the goal, by what its later ones will lose', () => {
+    const needed = (layersPlanned: number) =>
+      inClass(new PressTable({ layersPlanned, layering: 'ahead' }).tear(12).edition, noRecord).bell!.needed
+    expect(needed(1)).toBe(goal)
+    expect(needed(2)).toBeGreaterThan(goal)
+    expect(needed(3)).toBeGreaterThan(needed(2))
+  })
+
   it('says a guessed pace is one, and has no bell where nothing is to be pulled', () => {
     expect(inClass(new PressTable().tear(8).edition, noRecord).bell).toMatchObject({ pace: 4, paceIsGuess: true })
     const done = new PressTable({ size: 1, proofs: { AP: 0, PP: 0, HC: 0 } }).tear(1)

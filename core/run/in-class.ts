@@ -11,10 +11,12 @@ import { trialsOf } from '../edition/trials'
 import { streamId } from '../ground/envelope'
 import { noRates } from '../plan/plan'
 import type { ShopRecord } from '../plan/shop-record'
+import { fewestSheets, startAnswers } from '../plan/start'
 import type { TrialRecord } from '../print/remedies'
 import type { PullKind, Verdict } from '../print/verdicts'
 import type { BeforeBell } from './bell'
-import { goodAt, outlook } from './outlook'
+import { goodAt, layersPulled, outlook } from './outlook'
+import { startCourse } from './sheets-to-start'
 
 /** Pulls that are looked at for what goes wrong now. */
 const lately = 25
@@ -68,8 +70,7 @@ export function inClass(state: EditionState, record: ShopRecord): InClass {
   const isHere = (pull: Pull) => pull.layerId === layer?.id && pull.disputed === null
   const waiting = layer ? waitingFor(state, layer) : 0
   const good = layer ? goodAt(state, layer.id) : 0
-  // Enough of this layer that the goal can still be reached.
-  const needed = Math.max(0, goal - good)
+  const needed = layer ? Math.max(0, goodWanted(state, layer.id, goal, record) - good) : 0
   return {
     editionId: streamId(state.stream),
     title: state.title,
@@ -121,6 +122,19 @@ export function inClass(state: EditionState, record: ShopRecord): InClass {
     handedIn: state.handedIn && { at: state.handedIn.at, pictures: state.handedIn.pictures },
     comments: state.comments.length,
   }
+}
+
+/** The chance that the layers after this one are to leave it, as the bell's help asks for. */
+const laterChance = 0.8
+
+/** Good ones of a layer from which the goal can still be reached: what its later layers and their proofs will take comes on top. */
+function goodWanted(state: EditionState, layerId: string, wanted: number, record: ShopRecord): number {
+  const pulled = state.layers.slice(0, layerNumber(state, layerId)).filter(({ withoutPull }) => !withoutPull).length
+  const layers = layersPulled(state, state.plan?.layersPlanned ?? 1)
+  if (!state.plan || pulled >= layers) return wanted
+  const { proofs, ...course } = startCourse(state.plan, layers, record, null)
+  const { chances } = startAnswers({ ...course, proofs: proofs.slice(pulled) })
+  return fewestSheets(chances, wanted, laterChance) ?? wanted
 }
 
 function countFaults(pulls: readonly Pull[]): Record<string, number> {

@@ -1,4 +1,7 @@
-import type { EditionSummary, FloorReply, TubSummary } from '#shared/replies/replies'
+import { spanOf } from '#core/calendar/free'
+import { localOf } from '#core/calendar/local-time'
+import type { CalendarState } from '#core/calendar/state'
+import type { EditionSummary, FloorReply, PressSummary, TubSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import { summariesOf } from '../database/summaries'
 import { listEditions } from './editions'
@@ -10,10 +13,12 @@ const sinceShown = 12 * 3600_000
 
 /** What is happening now, and what waits for a person. */
 export async function readFloor(room: Pressroom, now: number): Promise<FloorReply> {
-  const [{ editions }, stations, tubs] = await Promise.all([
+  const [{ editions }, stations, tubs, presses, calendar] = await Promise.all([
     listEditions(room, { limit: 200 }),
     readStations(room),
     summariesOf<TubSummary>(room.db.reader, 'tub'),
+    summariesOf<PressSummary>(room.db.reader, 'press'),
+    room.ledger.read<CalendarState>('calendar'),
   ])
   const open = editions.filter((edition) => edition.state !== 'closed')
   const running = room.pulledLately
@@ -34,11 +39,33 @@ export async function readFloor(room: Pressroom, now: number): Promise<FloorRepl
     sessions: stations
       .flatMap(({ id, name, open }) => (open ? [{ stationId: id, name, by: open.by, at: open.at }] : []))
       .sort((a, b) => a.at.localeCompare(b.at)),
+    bookings: bookingsToday(calendar, Math.floor(now / 60_000)).map(
+      ({ bookingId, placeId, personId, span, editionId }) => ({
+        bookingId,
+        place: [...presses, ...stations].find(({ id }) => id === placeId)?.name ?? '',
+        personId,
+        from: clock(span.from, calendar.timeZone),
+        until: clock(span.to, calendar.timeZone),
+        isNow: span.from * 60_000 <= now,
+        title: editions.find(({ id }) => id === editionId)?.title ?? null,
+      }),
+    ),
     tasks: stations
       .flatMap(({ id, name, tasks }) => tasks.map((task) => ({ ...task, stationId: id, station: name })))
       .sort((a, b) => a.at.localeCompare(b.at)),
     tubs: tubs.flatMap(({ id, name, condition }) => (condition === 'clean' ? [] : [{ id, name, condition }])),
   }
+}
+
+const clock = (minute: number, zone: string): string => localOf(minute, zone).slice(11)
+
+/** Bookings of the room's own day that are not over, the next first. */
+function bookingsToday({ bookings, timeZone }: CalendarState, now: number) {
+  const day = (minute: number) => localOf(minute, timeZone).slice(0, 10)
+  return bookings
+    .map((booking) => ({ ...booking, span: spanOf(booking) }))
+    .filter(({ span }) => span.to > now && day(span.from) <= day(now))
+    .sort((a, b) => a.span.from - b.span.from)
 }
 
 type Waiting = FloorReply['decisions'][number]

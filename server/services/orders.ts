@@ -82,7 +82,7 @@ function batchesWanted(
   confidence: number,
 ): BatchWanted[] {
   const found = new Map<string, BatchWanted>()
-  for (const state of open.filter((one) => unfinished(one) > 0)) {
+  for (const state of open.filter((one) => one.made === 0 || unfinished(one) > 0)) {
     const record = room.passBook.recordFor(state.stream)
     for (const layer of state.layers)
       for (const { batch, left, need } of inkStanding(state, layer.id, { batches, tubs, record, confidence })) {

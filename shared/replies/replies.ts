@@ -285,6 +285,16 @@ export interface FloorReply {
   counts: { state: string; editions: number }[]
   /** Who is at which station, the longest there first. */
   sessions: { stationId: string; name: string; by: string; at: string }[]
+  /** Who has which place today, now or still to come; hours by the room’s clock: `13:00`. */
+  bookings: {
+    bookingId: string
+    place: string
+    personId: string
+    from: string
+    until: string
+    isNow: boolean
+    title: string | null
+  }[]
   /** What is dirty, broken or low in the room, the oldest first. */
   tasks: (Task & { stationId: string; station: string })[]
   /** Inks whose tub was found skinned or dirty. */

@@ -3,8 +3,11 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { cardOf } from '#core/ink/draw-down'
 import { starterInk } from '#core/ink/pigments'
 import { rollUpDefaults } from '#core/ink/roll-up'
+import type { OrdersReply } from '#shared/replies/office'
 import type { ScaleReading, StoresReply } from '#shared/replies/replies'
 import { Client } from '../fixtures/client'
+import { plan } from '../fixtures/press-table'
+import { samples } from '../fixtures/requests'
 import { Server } from '../fixtures/server'
 
 let server: Server
@@ -248,6 +251,24 @@ describe('the scale', () => {
     await act('tare')
     expect(await client.check()).toEqual(before)
   })
+})
+
+it('an edition whose paper is not torn yet has its ink on the order list', async () => {
+  const tubId = await tub({ name: 'order red', milligrams: 3000 })
+  const batchId = await batch(tubId, 2500)
+  const [id, blockId] = [v7(), v7()]
+  const stream = `edition:${id}`
+  await client.give(stream, 'start-edition', { title: 'Pier Lamp', plan: { ...plan, size: 200 } })
+  const layerId = (await client.read(id)).state.layers[0]!.id
+  const lines = async () =>
+    (await client.send<OrdersReply>('GET', '/api/orders')).body.lines.filter((line) => line.id === tubId)
+  expect(await lines()).toMatchObject([{ wanted: [] }])
+  await client.give(stream, 'prepare-block', { ...samples['prepare-block'], blockId })
+  await client.give(stream, 'set-zones', { layerId, zones: [{ id: 'z', name: 'all', batchId }] })
+  const [line] = await lines()
+  expect(line).toMatchObject({ kind: 'ink', name: 'order red', left: 0.5, wanted: [{ title: 'Pier Lamp' }] })
+  // 200 prints of a block of this size take more than the 2.5 g that are mixed.
+  expect(line!.order).toBeGreaterThan(1)
 })
 
 it('ink that was acknowledged is there after the server was killed', async () => {

@@ -173,4 +173,9 @@ test('a booking whose time has come leads to the press, and the phone shows the 
   await page.getByRole('link', { name: 'Look it over and open your session' }).click()
   await page.getByRole('button', { name: 'Open my session' }).click()
   await expect(page.getByText('You have a session open here')).toBeVisible()
+  // The floor says who has which place today.
+  await page.goto(server.url)
+  await expect(
+    page.getByRole('listitem').filter({ hasText: /\d\d:\d\d to \d\d:\d\d Rimmed board, Ansa Quill, now/ }),
+  ).toBeVisible()
 })
