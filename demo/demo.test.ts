@@ -16,12 +16,13 @@ import { takeCommand } from '../server/services/take-command'
 import { openPressroom, type Pressroom } from '../server/services/pressroom'
 
 let room: Pressroom
+const now = Date.now()
 let editions: EditionState[]
 const named = (title: string) => editions.find((edition) => edition.title === title)!
 
 beforeAll(async () => {
   room = await openPressroom(mkdtempSync(join(tmpdir(), 'ample-tally-demo-')), true)
-  await loadDemo(room)
+  await loadDemo(room, now)
   const { editions: listed } = await listEditions(room, { limit: 100 })
   editions = await Promise.all(listed.map(async (summary) => (await readEdition(room, summary.id)).state))
 })
@@ -165,7 +166,7 @@ describe('the demo pressroom', () => {
 
   it('is the same on every start, but for the date', async () => {
     const other = await openPressroom(mkdtempSync(join(tmpdir(), 'ample-tally-demo-')), true)
-    await loadDemo(other)
+    await loadDemo(other, now)
     const told = async (of: Pressroom) =>
       (await rows<{ type: string; data: string }>(of.db.reader, 'SELECT type, data FROM events ORDER BY position')).map(
         ({ type, data }) =>

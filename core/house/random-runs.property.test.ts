@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Theme, themes } from '../../tests/fixtures/random-room'
+import { type Theme, themes } from '../../tests/fixtures/random-themes'
 import { play, told } from '../../tests/fixtures/random-run'
 import { acts } from './acts'
 

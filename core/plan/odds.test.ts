@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { Dice } from '../../tests/fixtures/random-room'
+import { Dice } from '../../tests/fixtures/dice'
 import { type BetaRate, chanceOf, chancesBySheets, chancesUpTo, type Course, mostSheets } from './odds'
 import { betaQuadrature } from './quadrature'
 import { roughChance } from './rough-chance'

@@ -27,13 +27,13 @@ function steadyRandom(seed: number): () => Uint8Array {
   return () => Uint8Array.from({ length: 16 }, byte)
 }
 
-/** Fill an empty pressroom with the demo, through the services that real use goes through. */
-export async function loadDemo(room: Pressroom): Promise<void> {
+/** Fill an empty pressroom with the demo as of a moment, through the services that real use goes through. */
+export async function loadDemo(room: Pressroom, now = Date.now()): Promise<void> {
   if (!room.people.isEmpty) return
   const random = steadyRandom(2026)
   let manager: { id: string; role: 'manager' } | null = null
   await fillPressroom({
-    now: Date.now(),
+    now,
     picture: async (svg) => (await room.pictures.keep(await sharp(Buffer.from(svg)).png().toBuffer())).id,
     newId: (at) => uuid({ msecs: at, random: random() }),
     person: async (name, role, secret) => {

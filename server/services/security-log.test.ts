@@ -23,3 +23,15 @@ it('tells the newest first, page by page, and is not filled by a flood', async (
   for (let i = 0; i < 5_000; i++) log.note({ kind: 'turned away', detail: `knock ${i}` })
   expect((await log.newest(10_000, null)).length).toBe(505)
 })
+
+it('counts what is said again within a second', async () => {
+  const log = new SecurityLog(db)
+  for (let i = 0; i < 200; i++) log.note({ kind: 'made to wait', person: 'p1', address: '10.0.0.9' })
+  log.note({ kind: 'wrong secret', person: 'p1', address: '10.0.0.9' })
+  log.note({ kind: 'made to wait', person: 'p2', address: '10.0.0.9', detail: 'by a code' })
+  expect((await log.newest(3, null)).map(({ kind, person, detail }) => [kind, person, detail])).toEqual([
+    ['made to wait', 'p2', 'by a code'],
+    ['wrong secret', 'p1', ''],
+    ['made to wait', 'p1', '200 times'],
+  ])
+})

@@ -30,6 +30,20 @@ interface Entry {
   detail?: string
 }
 
+/** A line that waits to be written, and how often it was said. */
+interface Line extends Required<Entry> {
+  at: string
+  times: number
+}
+
+const isSame = (a: Required<Entry>, b: Required<Entry>): boolean =>
+  a.kind === b.kind &&
+  a.person === b.person &&
+  a.by === b.by &&
+  a.address === b.address &&
+  a.device === b.device &&
+  a.detail === b.detail
+
 /** Lines kept: a flood of strangers must not fill the disk. */
 const mostLines = 20_000
 
@@ -44,15 +58,19 @@ export function plainLine(text: string, longest = 200): string {
 
 /** Who came, who was turned away, what changed about people. Written every second, since strangers can make many lines. */
 export class SecurityLog {
-  private buffer: unknown[][] = []
+  private buffer: Line[] = []
   private timer: ReturnType<typeof setTimeout> | null = null
 
   constructor(private readonly db: Connections) {}
 
   note({ kind, person = null, by = null, address = '', device = '', detail = '' }: Entry): void {
+    const line = { kind, person, by, address, device: plainLine(device, 80), detail: plainLine(detail) }
+    // Who guesses on while made to wait fills no page: what is said again within a second is counted.
+    const same = this.buffer.findLast((one) => isSame(one, line))
+    if (same) return void same.times++
     // A flood says the same over and over: its first lines tell enough.
     if (this.buffer.length >= mostBuffered) return
-    this.buffer.push([new Date().toISOString(), kind, person, by, address, plainLine(device, 80), plainLine(detail)])
+    this.buffer.push({ ...line, at: new Date().toISOString(), times: 1 })
     this.timer ??= setTimeout(() => void this.write(), writeEvery)
   }
 
@@ -60,7 +78,15 @@ export class SecurityLog {
   async write(): Promise<void> {
     if (this.timer) clearTimeout(this.timer)
     this.timer = null
-    const lines = this.buffer
+    const lines = this.buffer.map(({ at, kind, person, by, address, device, detail, times }) => [
+      at,
+      kind,
+      person,
+      by,
+      address,
+      device,
+      times === 1 ? detail : [detail, `${times} times`].filter(Boolean).join(', '),
+    ])
     this.buffer = []
     if (lines.length === 0) return
     await this.db
