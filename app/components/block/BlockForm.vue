@@ -33,6 +33,8 @@ function start(): Form {
 }
 const form = useFollowing(start)
 const draft = useDraft(`block ${edition.id} ${props.known?.id ?? ''}`, form, start)
+/** Fields that say themselves what is wrong with them. */
+const shownAt = ['name', 'block.name', 'width', 'block.width', 'block.rotation', 'image']
 const wrong = (...names: string[]) => (names.includes(field.value) ? fault.value : undefined)
 
 async function save() {
@@ -92,7 +94,7 @@ async function save() {
     <p class="flip">
       <strong>{{ mustFlip(form.transfer) ? 'Flip it.' : 'Do not flip it.' }}</strong> {{ flipWords(form.transfer) }}
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <p v-if="fault && !wrong(...shownAt)" class="trouble" role="alert">{{ fault }}</p>
     <div class="buttons">
       <VBtn type="submit" :loading="busy">{{ known ? 'Change the block' : 'Keep the block' }}</VBtn><VBtn
         class="quiet"
