@@ -1,7 +1,7 @@
-import type { DryingSaid } from '../drying/moments'
+import { dryingDefaults, type DryingSaid } from '../drying/moments'
 import type { BlendPlan, RollUp } from '../ink/roll-up'
 import type { PressSetting } from '../press/stack'
-import type { Settling } from '../register/growth'
+import { asTorn, type Settling } from '../register/growth'
 
 /** One press set-up, copied into the edition so that it folds by itself. */
 export interface PressSetup extends PressSetting {
@@ -78,4 +78,34 @@ export function wholeBlock(): Zone {
 /** The set-up in force for a layer now, if one was recorded. */
 export function setupInForce(layer: Layer): PressSetup | null {
   return layer.setups.at(-1)?.setup ?? null
+}
+
+/** A layer of which nothing more is said yet. */
+export function newLayer({
+  layerId,
+  name,
+  blocks,
+  zones,
+}: {
+  layerId: string
+  name: string
+  blocks: string[]
+  zones: Zone[]
+}): Layer {
+  return {
+    id: layerId,
+    name,
+    blocks,
+    zones,
+    routine: '',
+    fills: 1,
+    stackOrder: 'pulled',
+    rollUp: null,
+    blend: null,
+    setups: [],
+    settling: asTorn,
+    drying: dryingDefaults,
+    withoutPull: false,
+    cutFurther: false,
+  }
 }

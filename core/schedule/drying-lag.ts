@@ -1,19 +1,10 @@
 import { minuteOf } from '../calendar/local-time'
-import {
-  type Drying,
-  dryingDefaults,
-  dryingOf,
-  factorOf,
-  middleOf,
-  touchKey,
-  type TouchRecord,
-} from '../drying/moments'
+import { type Drying, dryingOf, factorOf, middleOf, touchKey, type TouchRecord } from '../drying/moments'
 import { conditionsOf, type DryingRoom } from '../edition/dries'
-import { isLastLayer, type Layer, layerNumber, layerOf } from '../edition/layer'
+import { isLastLayer, type Layer, layerNumber, layerOf, newLayer } from '../edition/layer'
 import { livePullsOn } from '../edition/pull'
 import { piecesUnder, type Sheet } from '../edition/sheet'
 import type { EditionState } from '../edition/state'
-import { asTorn } from '../register/growth'
 import type { Lying } from '../timetable/racks'
 
 /** What is known of how things dry here. */
@@ -27,22 +18,7 @@ export interface DryingAround {
 export const quarters = (minutes: number): number => Math.ceil(minutes / 15) * 15
 
 /** What a layer is taken for while the edition has none. */
-const planned: Layer = {
-  id: '',
-  name: '',
-  blocks: [],
-  zones: [],
-  routine: '',
-  fills: 1,
-  stackOrder: 'pulled',
-  rollUp: null,
-  blend: null,
-  setups: [],
-  drying: dryingDefaults,
-  settling: asTorn,
-  withoutPull: false,
-  cutFurther: false,
-}
+const planned = newLayer({ layerId: '', name: '', blocks: [], zones: [] })
 
 /** Minutes by the clock after the last pull of a layer (MODELS M12, M17). */
 export interface DryingLag {

@@ -1,4 +1,4 @@
-import type { Lying } from '../timetable/racks'
+import { laidBy, type Lying } from '../timetable/racks'
 import type { Placed } from '../timetable/task'
 import type { EditionTask } from './task'
 
@@ -18,10 +18,7 @@ export function mostInRacks(
   lying: readonly Lying[],
 ): RackNeed | null {
   const byId = new Map(tasks.map((task) => [task.id, task]))
-  const all = placed.map(({ taskId, from, to }) => {
-    const { sheets, dries } = byId.get(taskId)!
-    return { from, to: to + dries, sheets }
-  })
+  const all = placed.map((one) => laidBy(byId.get(one.taskId)!, one))
   const steps = [...lying, ...all.filter(({ sheets }) => sheets > 0)]
     .flatMap(({ from, to, sheets }) => [
       { at: from, by: sheets },

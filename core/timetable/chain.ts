@@ -1,4 +1,4 @@
-import { FillingRacks, type Racks } from './racks'
+import { FillingRacks, laidBy, type Racks } from './racks'
 import type { Placed, Task, Timetable } from './task'
 
 /** Why a task begins when it does and no sooner. */
@@ -81,10 +81,7 @@ function fullFor(
   const filling = new FillingRacks(racks)
   const others = placed
     .filter(({ taskId }) => taskId !== task.id)
-    .map(({ taskId, from: begun, to }) => {
-      const { sheets, dries } = byId.get(taskId)!
-      return { taskId, from: begun, to: to + dries, sheets }
-    })
+    .map((one) => ({ taskId: one.taskId, ...laidBy(byId.get(one.taskId)!, one) }))
   for (const other of others) filling.lay(other)
   const full = filling.full(task.sheets).findLast(({ to }) => to <= from)
   if (!full) return null

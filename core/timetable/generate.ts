@@ -1,4 +1,4 @@
-import { FillingRacks } from './racks'
+import { FillingRacks, laidBy } from './racks'
 import { firstFit, type Span, takeOut, without } from './spans'
 import type { Calendar, Placed, Task, Timetable } from './task'
 
@@ -64,7 +64,7 @@ class FillingRoom {
   fill(task: Task, from: number): Placed {
     const span = { from, to: from + task.minutes }
     for (const resource of task.resources) takeOut(this.free.get(resource)!, span)
-    this.racks.lay({ from, to: span.to + task.dries, sheets: task.sheets })
+    this.racks.lay(laidBy(task, span))
     return { taskId: task.id, ...span }
   }
 

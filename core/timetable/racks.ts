@@ -5,6 +5,13 @@ export interface Lying extends Span {
   sheets: number
 }
 
+/** What a run lays in: from its beginning until its sheets can be taken out. */
+export const laidBy = ({ sheets, dries }: { sheets: number; dries: number }, { from, to }: Span): Lying => ({
+  from,
+  to: to + dries,
+  sheets,
+})
+
 /** Places to dry, shared by all that is printed. */
 export interface Racks {
   /** Pieces they hold; null where none are described: then there is room for all. */

@@ -18,14 +18,7 @@ const facts = computed(() => recordFacts(record.value, { size: units.size, day: 
       <p>{{ subtitle(record) }}</p>
       <p>{{ record.studio }}</p>
     </header>
-    <dl>
-      <div v-for="fact in facts" :key="fact.term">
-        <dt>{{ fact.term }}</dt>
-        <dd>
-          <template v-for="(line, i) in fact.lines" :key="i">{{ line }}<br /></template>
-        </dd>
-      </div>
-    </dl>
+    <FactList :facts="facts" />
     <table v-columns class="ruled">
       <thead>
         <tr>
@@ -61,17 +54,6 @@ header {
 }
 h2 {
   font-size: 1.5rem;
-}
-dl > div {
-  display: grid;
-  grid-template-columns: 130px minmax(0, 1fr);
-  gap: 16px;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--rule);
-  font-size: 0.92rem;
-}
-dt {
-  color: var(--soft);
 }
 table {
   margin-top: 20px;

@@ -38,14 +38,7 @@ const print = () => window.print()
         <p class="word">Certificate</p>
         <h2>{{ record.title }}</h2>
         <p>{{ subtitle(record) }}</p>
-        <dl>
-          <div v-for="fact in factsOf(number)" :key="fact.term">
-            <dt>{{ fact.term }}</dt>
-            <dd>
-              <template v-for="(line, i) in fact.lines" :key="i">{{ line }}<br /></template>
-            </dd>
-          </div>
-        </dl>
+        <FactList class="facts" :facts="factsOf(number)" />
         <p class="hand">
           <span>for {{ record.studio }}</span>
           <span>on</span>
@@ -77,19 +70,9 @@ h2 {
   margin: 10px 0 4px;
   font-size: 1.7rem;
 }
-dl {
+.facts {
   margin: 22px 0 44px;
   border-top: 1px solid var(--rule);
-}
-dl > div {
-  display: grid;
-  grid-template-columns: 130px minmax(0, 1fr);
-  gap: 16px;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--rule);
-}
-dt {
-  color: var(--soft);
 }
 .hand {
   display: grid;
@@ -143,10 +126,6 @@ dt {
 @media (max-width: 600px) {
   .certificate {
     padding: 20px;
-  }
-  dl > div {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0;
   }
 }
 </style>
