@@ -10,12 +10,15 @@ export interface Lineage {
   from: number
 }
 
-/** Keep a command that was stored. Nothing depends on it while the ledger is whole. */
-export async function keepAnswered(answered: Answered): Promise<void> {
+/**
+ * Keep a command that was stored, without its seal: handed in once more it is its sender's. Nothing depends on it while
+ * the ledger is whole.
+ */
+export async function keepAnswered({ command: { proof: _, ...command }, ...answered }: Answered): Promise<void> {
   await withKept(async (db) => {
     const tx = db.transaction('answered', 'readwrite')
     // Plain data: what a form holds is watched, and nothing watched can be kept.
-    const key = await tx.store.add(JSON.parse(JSON.stringify(answered)) as Answered)
+    const key = await tx.store.add(JSON.parse(JSON.stringify({ ...answered, command })) as Answered)
     await tx.store.delete(IDBKeyRange.upperBound(key - mostKept))
     await tx.done
   }).catch(() => undefined)

@@ -1,4 +1,4 @@
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB, type StoreNames } from 'idb'
 import type { LedgerEvent } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 
@@ -41,8 +41,8 @@ const forget = () => {
 
 /** What this browser keeps through reloads and dead servers. A failed or closed connection is opened again when asked for. */
 export function kept(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>('ample-tally', 3, {
-    upgrade(db, before) {
+  opened ??= openDB<Kept>('ample-tally', 4, {
+    async upgrade(db, before, _wanted, tx) {
       if (before < 1) {
         db.createObjectStore('outbox', { keyPath: 'order', autoIncrement: true })
         db.createObjectStore('refused', { autoIncrement: true })
@@ -50,6 +50,7 @@ export function kept(): Promise<IDBPDatabase<Kept>> {
       }
       if (before < 2) db.createObjectStore('since', { keyPath: ['stream', 'seq'] })
       if (before < 3) db.createObjectStore('answered', { autoIncrement: true })
+      else if (before < 4) await forgetKeys(tx)
     },
     blocking(_current, _wanted, event) {
       // A newer page wants to change what is kept: it must not wait for this one.
@@ -94,6 +95,21 @@ export async function keepCopy(key: string, value: unknown): Promise<boolean> {
 /** A copy kept here, if there is one that can be read. */
 export async function readCopy<Value>(key: string): Promise<Value | undefined> {
   return (await withKept((db) => db.get('copies', key)).catch(() => undefined)) as Value | undefined
+}
+
+/**
+ * Earlier versions kept with each command, and with the session, what let whoever read it act as its person. It proves
+ * nothing any more, and goes.
+ */
+async function forgetKeys(tx: IDBPTransaction<Kept, StoreNames<Kept>[], 'versionchange'>): Promise<void> {
+  for (const name of ['outbox', 'answered'] as const) {
+    for (let at = await tx.objectStore(name).openCursor(); at; at = await at.continue()) {
+      const command: Partial<CommandRequest> = 'command' in at.value ? at.value.command : at.value
+      delete command.proof
+      await at.update(at.value)
+    }
+  }
+  await tx.objectStore('copies').delete('session')
 }
 
 const eventsOf = (stream: string, to: number) => IDBKeyRange.bound([stream, 0], [stream, to])

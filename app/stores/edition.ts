@@ -1,4 +1,4 @@
-import { type CommandData, type EditionCommandType, guarded } from '#core/house/acts'
+import { type CommandData, type EditionCommandType, guarded, type TapType } from '#core/house/acts'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { countEdition, figures } from '#core/edition/count'
@@ -18,6 +18,7 @@ import type { CommandRequest } from '#shared/commands/envelope'
 import type { EditionReply, HandOut } from '#shared/replies/replies'
 import { api, ApiError, wordsOf } from '~/composables/api'
 import { useSeldom } from '~/composables/seldom'
+import { sealed } from '~/outbox/tap-seal'
 import { dropEvents, eventsSince, keepCopy, keepEvent, readCopy } from '~/outbox/kept'
 import { useLive } from './live'
 import { useOutbox } from './outbox'
@@ -206,10 +207,10 @@ export const useEdition = defineStore('edition', () => {
    * A tap: on disk first, then shown, then sent. What could only be refused is not sent, and the reason is shown.
    * @returns the command's id, or null when it was refused here
    */
-  async function tap<T extends EditionCommandType>(type: T, data: CommandData<T>): Promise<string | null> {
+  async function tap<T extends TapType>(type: T, data: CommandData<T>): Promise<string | null> {
     const now = state.value
     if (!now) return null
-    const command = session.envelope(now.stream, type, data)
+    const command = sealed(session.envelope(now.stream, type, data))
     const foreseen = foresee(now, new Map([['studio', studio.value]]), command, contextOf(command))
     if ('refusal' in foreseen) {
       message.value = foreseen.refusal.message

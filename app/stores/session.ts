@@ -8,6 +8,7 @@ import type { CommandReply, PersonReply, SessionReply } from '#shared/replies/re
 import { api, ApiError } from '~/composables/api'
 import { keepAnswered } from '~/outbox/answered'
 import { keepCopy, readCopy } from '~/outbox/kept'
+import { holdTapKey } from '~/outbox/tap-seal'
 import { useSure } from './sure'
 
 /** This tab's name among the stations of its browser; it lasts through reloads. */
@@ -19,10 +20,13 @@ function tabName(): string {
   return fresh
 }
 
+/** What a page knows of who is here: all that the server said but the key, which is kept elsewhere. */
+type SessionHere = Omit<SessionReply, 'tapKey'>
+
 /** Who is here, and the envelope that every command of theirs travels in. */
 export const useSession = defineStore('session', () => {
   const tab = tabName()
-  const session = ref<SessionReply | null>(null)
+  const session = ref<SessionHere | null>(null)
   const people = ref<PersonReply[]>([])
   const sure = useSure()
   /**
@@ -33,7 +37,7 @@ export const useSession = defineStore('session', () => {
 
   const person = computed(() => session.value?.person ?? null)
   /** Which ledger this is; a copy kept by an older program does not say. */
-  const lineage = computed(() => (session.value as Partial<SessionReply> | null)?.lineage?.id ?? '')
+  const lineage = computed(() => (session.value as Partial<SessionHere> | null)?.lineage?.id ?? '')
   /** Where taps of this tab are given: the browser as the server knows it, and the tab. */
   const station = computed(() => `${session.value?.device ?? 'unknown'}~${tab}`)
 
@@ -43,7 +47,7 @@ export const useSession = defineStore('session', () => {
     } catch (error) {
       // A dead server must not keep a printer from the bench: the last session known here stands until it is back.
       if (!(error instanceof ApiError) || !error.unreachable) throw error
-      session.value = (await readCopy<SessionReply>('session')) ?? null
+      session.value = (await readCopy<SessionHere>('session')) ?? null
     }
   }
 
@@ -52,9 +56,14 @@ export const useSession = defineStore('session', () => {
     await keepCopy('people', JSON.parse(JSON.stringify(people.value)))
   }
 
-  function take(reply: SessionReply): void {
-    session.value = reply
-    void keepCopy('session', JSON.parse(JSON.stringify(reply)))
+  function take({ tapKey, ...reply }: SessionReply): void {
+    holdTapKey(tapKey)
+    keep(reply)
+  }
+
+  function keep(here: SessionHere): void {
+    session.value = here
+    void keepCopy('session', JSON.parse(JSON.stringify(here)))
   }
 
   /** @param own true on a device of the person's own, which does not go idle */
@@ -64,8 +73,11 @@ export const useSession = defineStore('session', () => {
 
   /** @param idle true when nobody touched the station for long */
   async function signOut(idle = false): Promise<void> {
-    await api('/api/session', 'DELETE', { idle })
-    if (session.value) take({ ...session.value, person: null, proof: null, mustChange: false })
+    const nobody = { person: null, tapKey: null, mustChange: false }
+    // Nobody is there any more: what seals this person's taps goes also while the server is away.
+    if (idle && session.value) take({ ...session.value, ...nobody })
+    await api('/api/session', 'DELETE', { idle, waiting: useOutbox().unsent > 0 })
+    if (session.value) take({ ...session.value, ...nobody })
   }
 
   async function setUp(form: object): Promise<void> {
@@ -79,7 +91,7 @@ export const useSession = defineStore('session', () => {
 
   async function setOwnSecret(before: string, secret: string): Promise<void> {
     await api(`/api/people/${person.value!.id}/secret`, 'PUT', { before, secret })
-    if (session.value) take({ ...session.value, mustChange: false })
+    if (session.value) keep({ ...session.value, mustChange: false })
   }
 
   const isManager = computed(() => person.value?.role === 'manager')
@@ -102,7 +114,6 @@ export const useSession = defineStore('session', () => {
       commandId: v7(),
       device: station.value,
       by: person.value?.id ?? 'nobody',
-      ...(session.value?.proof ? { proof: session.value.proof } : {}),
       occurredAt: new Date().toISOString(),
       type,
       stream,

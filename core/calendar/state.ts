@@ -60,11 +60,11 @@ export interface CalendarState extends RoomHours {
   stream: string
   seq: number
   closures: Closure[]
-  /** In no order; those that ended long ago are left to the ledger. */
+  /** In no order; those that ended long ago are left to the ledger, as events say. */
   bookings: Booking[]
 }
 
-/** Bookings and closures that ended so many days before the last event are dropped from the state. */
+/** Bookings and closures that ended so many days ago are dropped from the state when something is booked or closed. */
 export const daysKept = 60
 
 export function emptyCalendar(stream = 'calendar'): CalendarState {

@@ -5,7 +5,7 @@ import { samples } from '../../tests/fixtures/requests'
 import type { EditionState } from '../edition/state'
 import type { Role } from '../ground/envelope'
 import type { CommandData, CommandType } from '../house/acts'
-import { decide, emptyState, evolve, type StreamState, streamsFor } from '../house/streams'
+import { decide, emptyState, evolve, statesFor, type StreamState } from '../house/streams'
 import { inHand, type LotState, putAside } from '../stores/lot/state'
 import { drawExchange } from './draw'
 import { assignmentOf, type CourseState, withoutEdition } from './state'
@@ -71,7 +71,7 @@ class Evening {
     const commandId = `c${++this.commands}`
     const occurredAt = new Date(Date.UTC(2026, 10, 3, 17, this.commands)).toISOString()
     const command = { type, stream, data, expectedSeq: this.of(stream).seq }
-    const states = new Map(streamsFor(command).map((name) => [name, this.of(name)]))
+    const states = statesFor(command, (name) => this.of(name))
     const decision = decide(states, command, { personId, role, commandId, occurredAt })
     if ('refusal' in decision) return decision.refusal.code
     for (const event of decision.events) {

@@ -95,6 +95,7 @@ export function recordPull(
     grade: null,
     disputed,
   }
+  if (event.claimedAt) pull.claimedAt = event.claimedAt
   const next = changed(state, { pulls: appended(state.pulls, pull) })
   return disputed === null ? layOnSheets(next, data) : next
 }

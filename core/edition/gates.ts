@@ -4,8 +4,7 @@ import { isStaff } from '../ground/who'
 import { type Leave, leaveOf } from '../stores/studio/leaves'
 import type { Assignment, Gate } from './assignment'
 import { type Layer, setupInForce } from './layer'
-import type { Objection } from './objection'
-import type { PullData } from './pull'
+import type { Objection, PullData } from './pull'
 import { type SignOff, signedOff } from './sign-offs'
 
 type Asker = Pick<Context, 'personId' | 'role'>

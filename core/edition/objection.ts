@@ -2,16 +2,10 @@ import { isOpenWork } from '../print/series'
 import { layersOn } from './layers-on'
 import { isAlive, placeOf } from './places'
 import { type Layer, layerNumber } from './layer'
-import type { PullData } from './pull'
+import type { Objection, PullData } from './pull'
 import { type Sheet, sheetOf } from './sheet'
 import { isDryFor } from './stack'
 import type { EditionState } from './state'
-
-/** Why a pull cannot be counted as it came. */
-export interface Objection {
-  rule: string
-  message: string
-}
 
 type PullLaid = Pick<PullData, 'kind' | 'sheetIds' | 'wetOnWet'> & {
   /** It lay there before and comes back: that its sheets were rejected or proofed on since does not stand against it. */

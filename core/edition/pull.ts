@@ -24,6 +24,14 @@ export interface PullData extends PullSaid {
   pullId: string
 }
 
+/** Why a pull cannot be counted as it came. */
+export interface Objection {
+  rule: string
+  message: string
+  /** Whose pull it is said to be, where nothing proves it. */
+  claimedBy?: string
+}
+
 /** How one of several sheets came out of the same pull. */
 export interface SheetSaid {
   sheetId: number
@@ -41,7 +49,9 @@ export interface Pull extends PullData, Doer, When {
   /** Ink held against the standard, −2 far too little to +2 far too much; null while nobody graded it. */
   grade: Grade | null
   /** Why a late pull could not be counted, until a person settles it. */
-  disputed: { rule: string; message: string; settled: boolean } | null
+  disputed: (Objection & { settled: boolean }) | null
+  /** What the tablet's clock said, where that could not be. */
+  claimedAt?: string
 }
 
 interface Pulled {

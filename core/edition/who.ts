@@ -2,8 +2,10 @@ import { isStaff, type Who } from '../ground/who'
 import type { EditionState } from './state'
 
 /** True for who is named on an edition as its artist or one of its printers. */
-export const isNamed = ({ artistId, printerIds }: EditionState, personId: string): boolean =>
-  artistId === personId || printerIds.includes(personId)
+export const isNamed = (
+  { artistId, printerIds }: Pick<EditionState, 'artistId' | 'printerIds'>,
+  personId: string,
+): boolean => artistId === personId || printerIds.includes(personId)
 
 /**
  * Staff, and whoever is named on the edition: nobody else acts on it, though all may look. Of an edition that is not there

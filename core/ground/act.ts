@@ -122,6 +122,7 @@ export interface ActOptions<
   Data,
   Events extends readonly AnyEvent[],
   Need extends Needs,
+  Led extends Needs,
 > {
   /** Refused when the stream has moved on since the person looked. */
   guarded?: true
@@ -129,14 +130,18 @@ export interface ActOptions<
   begins?: true
   /** Taken on a closed stream too: what happened at the press cannot be refused away. */
   late?: true
+  /** Taken, as disputed, when it is said to be another's and nothing proves it; by whether that other might have done it. */
+  bearsDoubt?: true
   /** The person gives the secret again first: it is said to others, or cannot be undone in silence. */
   asksAgain?: true
   /** The other streams whose states the rule is given, under the names it knows them by. */
   needs?: (data: Data, stream: string) => Need
+  /** Which others those lead to: a block to the edition it was made for. The rule is given these as well. */
+  leadsTo?: (states: StatesOf<Kind, State, Need>, data: Data) => Led
   /** Every event it may cause, of whatever stream; the rule can return no other. */
   events: Events
   rule: (
-    states: StatesOf<Kind, State, Need>,
+    states: StatesOf<Kind, State, Need & Led>,
     data: Data,
     context: Context,
   ) => readonly Emitted<Events[number]>[] | Refused
@@ -153,8 +158,10 @@ export interface Act<
   guarded: boolean
   begins: boolean
   late: boolean
+  bearsDoubt: boolean
   asksAgain: boolean
   needs: (data: Data, stream: string) => Needs
+  leadsTo: (states: never, data: Data) => Needs
   who: Who<never, Data>
   events: Events
   rule: (states: never, data: Data, context: Context) => readonly NewEvent[] | Refused
@@ -172,14 +179,16 @@ export function defineAct<
   Data,
   const Events extends readonly AnyEvent[],
   Need extends Needs = Record<never, never>,
+  Led extends Needs = Record<never, never>,
 >(
   stream: Stream<Kind, State>,
   type: Type,
   who: Who<StatesOf<NoInfer<Kind>, NoInfer<State>, NoInfer<Need>>, NoInfer<Data>>,
-  options: ActOptions<NoInfer<Kind>, NoInfer<State>, Data, Events, Need>,
+  options: ActOptions<NoInfer<Kind>, NoInfer<State>, Data, Events, Need, Led>,
 ): Act<Kind, Type, Data, Events> {
-  const { guarded = false, begins = false, late = false, asksAgain = false, needs = () => ({}), events, rule } = options
-  return { type, stream, guarded, begins, late, asksAgain, needs, who, events, rule }
+  const { guarded = false, begins = false, late = false, bearsDoubt = false, asksAgain = false } = options
+  const { needs = () => ({}), leadsTo = () => ({}), events, rule } = options
+  return { type, stream, guarded, begins, late, bearsDoubt, asksAgain, needs, leadsTo, who, events, rule }
 }
 
 /** Data of one act or event out of a union of them. */

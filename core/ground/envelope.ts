@@ -16,10 +16,12 @@ export interface LedgerEvent<Type extends string = string, Data = unknown> {
   via: string | null
   device: string
   commandId: string
-  /** When it happened, by the browser's clock (ISO 8601). */
+  /** When it happened (ISO 8601): as the browser said, between the sign-in that vouches for it and its recording. */
   occurredAt: string
   /** When the server stored it (ISO 8601). */
   recordedAt: string
+  /** What the browser's clock said, where that could not be and `occurredAt` is the nearest that could; else null. */
+  claimedAt: string | null
   data: Data
   /** SHA-256 over the stream's previous hash and this event, hex. */
   hash: string
@@ -28,9 +30,9 @@ export interface LedgerEvent<Type extends string = string, Data = unknown> {
 /** What of an event an evolver may read: nothing that depends on when or how it was stored. */
 export type Happening = Pick<LedgerEvent, 'stream' | 'seq' | 'type' | 'version' | 'actor' | 'occurredAt' | 'data'> &
   // What a browser foresees has not been handed in yet, and has no place in the ledger.
-  Partial<Pick<LedgerEvent, 'via' | 'position'>>
+  Partial<Pick<LedgerEvent, 'via' | 'position' | 'claimedAt'>>
 
-/** When something happened by the browser’s clock, to be shown, and its place in the ledger, to be ordered by. */
+/** When something happened, to be shown, and its place in the ledger, to be ordered by. */
 export interface When {
   at: string
   position: number
@@ -78,6 +80,8 @@ export interface Context {
   commandId: string
   /** When it happened, ISO 8601. */
   occurredAt: string
+  /** Whose act it is said to be, where nothing proves it: the person above handed it in. */
+  claimed?: Pick<Context, 'personId' | 'role'>
   /** False when the person would have to give the secret again for what asks for it. */
   isSure?: boolean
 }

@@ -105,14 +105,14 @@ import { raiseTask } from '../station/acts/raise-task'
 import { setStation } from '../station/acts/set-station'
 import { solveTask } from '../station/acts/solve-task'
 import { addInk } from '../stores/batch/acts/add-ink'
-import { drawInk } from '../stores/batch/acts/draw-ink'
+import { drawInk } from '../edition/acts/draw-ink'
 import { keepBatch } from '../stores/batch/acts/keep-batch'
 import { mixBatch } from '../stores/batch/acts/mix-batch'
 import { reweighBatch } from '../stores/batch/acts/reweigh-batch'
 import { seeDrawDown } from '../stores/batch/acts/see-draw-down'
 import { weighRun } from '../stores/batch/acts/weigh-run'
-import { cancelBlock } from '../stores/block/acts/cancel-block'
-import { keepBlock } from '../stores/block/acts/keep-block'
+import { cancelBlock } from '../edition/acts/cancel-block'
+import { keepBlock } from '../edition/acts/keep-block'
 import { addLot } from '../stores/lot/acts/add-lot'
 import { buyPaper } from '../stores/lot/acts/buy-paper'
 import { countLot } from '../stores/lot/acts/count-lot'
@@ -235,6 +235,35 @@ const editionActs = [
   reopen,
 ] as const
 
+/**
+ * What is given by a tap, with inky hands: kept in the browser first, shown at once, and sent when the server is there. A
+ * tap may come late, and through another's session.
+ */
+const taps = [
+  pull,
+  judgePull,
+  judgeSheet,
+  gradePull,
+  placeFault,
+  voidPull,
+  restorePull,
+  adjust,
+  voidAdjustment,
+  approveProof,
+  declareDry,
+  spoilSheet,
+  ask,
+  answerAsk,
+  curate,
+  curateRun,
+  viewPrints,
+  rankPrints,
+  setAside,
+  setPassMark,
+  markOutside,
+  writeInitials,
+] as const
+
 /** Everything a person can do with what the room owns. */
 const storeActs = [
   keepBlock,
@@ -344,6 +373,10 @@ export const eventOf: ReadonlyMap<string, AnyEvent> = byType<AnyEvent>([
   ...acts.flatMap((act) => [...act.events]),
   ...past,
 ])
+
+/** Acts that are given by a tap. */
+export const tapped: ReadonlySet<string> = new Set(taps.map(({ type }) => type))
+export type TapType = (typeof taps)[number]['type']
 
 /** Acts that must have seen their stream as it stands. */
 export const guarded: ReadonlySet<string> = new Set(acts.filter((act) => act.guarded).map((act) => act.type))

@@ -78,37 +78,58 @@ export function emptyState(name: string): StreamState {
   return stream.empty(name) as StreamState
 }
 
-const needsOf = (act: AnyAct, command: Command): Needs => act.needs(command.data as never, command.stream)
+const namesOf = (needs: Needs): string[] => (Object.values(needs).flat() as Ref[]).map(({ name }) => name)
 
-/** Streams whose states a command must see, its own first. */
+/** Streams whose states a command must see, its own first; those may lead to others, see `ledTo`. */
 export function streamsFor(command: Command): string[] {
   const act = actOf.get(command.type)
-  const refs = act ? (Object.values(needsOf(act, command)).flat() as Ref[]) : []
-  return [...new Set([command.stream, ...refs.map((ref) => ref.name)])]
+  return [...new Set([command.stream, ...(act ? namesOf(act.needs(command.data as never, command.stream)) : [])])]
 }
 
-function statesFor(act: AnyAct, own: Folded, states: States, command: Command): Record<string, Folded | Folded[]> {
+/** Streams that a command must see as well, once the states of `streamsFor` are there. */
+export function ledTo(command: Command, states: States): string[] {
+  const act = actOf.get(command.type)
+  if (!act) return []
+  const seen = neededBy(act, command, states)
+  return [...new Set(namesOf(act.leadsTo(seen as never, command.data as never)))]
+}
+
+/** Everything a command must see, from where each stream's state is known. */
+export function statesFor(command: Command, stateOf: (stream: string) => Folded): Map<string, Folded> {
+  const states = new Map(streamsFor(command).map((stream) => [stream, stateOf(stream)]))
+  for (const stream of ledTo(command, states)) if (!states.has(stream)) states.set(stream, stateOf(stream))
+  return states
+}
+
+type Seen = Record<string, Folded | Folded[]>
+
+function named(needs: Needs, states: States): Seen {
   const stateOf = (ref: Ref) => states.get(ref.name) ?? ref.empty(ref.name)
-  const needed = Object.entries(needsOf(act, command)).map(([name, need]) => [
-    name,
-    Array.isArray(need) ? need.map(stateOf) : stateOf(need as Ref),
-  ])
-  return { ...Object.fromEntries(needed), [act.stream.kind]: own }
+  return Object.fromEntries(
+    Object.entries(needs).map(([name, need]) => [name, Array.isArray(need) ? need.map(stateOf) : stateOf(need as Ref)]),
+  )
+}
+
+function neededBy(act: AnyAct, { stream, data }: Command, states: States): Seen {
+  const own = states.get(stream) ?? act.stream.empty(stream)
+  return { ...named(act.needs(data as never, stream), states), [act.stream.kind]: own }
 }
 
 /**
  * The one gate every command goes through, in the browser for the instant stroke and on the server for the truth: the
  * events to append, or a refusal that says what to do. Pure: reads no clock, chance or store.
- * @param states a state for every stream of `streamsFor(command)` that has one
+ * @param states a state for every stream of `streamsFor` and `ledTo` that has one
  */
 export function decide(states: States, command: Command, context: Context): Decision {
   const act = actOf.get(command.type)
   if (!act || act.stream.kind !== streamKind(command.stream))
     return refuse('unknown-command', 'This program does not know that command. Reload the page.')
   const own = states.get(command.stream) ?? act.stream.empty(command.stream)
-  const seen = statesFor(act, own, states, command) as never
+  const needed = neededBy(act, command, states)
   const data = command.data as never
-  if (!act.who(context, seen, data)) return notAllowed(act, context)
+  const seen = { ...named(act.leadsTo(needed as never, data), states), ...needed } as never
+  const asker = act.bearsDoubt && context.claimed ? { ...context, ...context.claimed } : context
+  if (!act.who(asker, seen, data)) return notAllowed(act, context)
   const shut = act.stream.gate(own as never, act)
   if (shut) return shut
   if (act.guarded && command.expectedSeq !== own.seq)

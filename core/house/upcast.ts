@@ -1,6 +1,7 @@
 import type { Upcast } from '../ground/act'
 import type { Happening } from '../ground/envelope'
 import { eventOf } from './acts'
+import { withWrittenDays } from './old-days'
 
 /** The version an event is written with today, and what turns each older version into the next. */
 interface Versions {
@@ -31,9 +32,9 @@ export function isNewer({ type, version }: Pick<Happening, 'type' | 'version'>):
 export function upcast<Event extends Happening>(event: Event, known: ReadonlyMap<string, Versions> = eventOf): Event {
   const { version, upcasts } = known.get(event.type) ?? unknownYet
   if (event.version > version) throw new NewerLedgerError(event)
-  if (event.version === version) return event
   const data = upcasts
     .slice(event.version - 1)
     .reduce((older, step) => step(older), event.data as Record<string, unknown>)
-  return { ...event, version, data }
+  const written = withWrittenDays(event.type, data)
+  return event.version === version && written === event.data ? event : { ...event, version, data: written }
 }

@@ -31,7 +31,7 @@ export async function fillLedger(
   const { chainStart, eventHash, lastPosition, toRow } = await jiti.import(at('../../server/database/events.ts'))
   const { chainHead } = await jiti.import(at('../../server/database/heads.ts'))
   const { rebuildSummaries } = await jiti.import(at('../../server/database/summaries.ts'))
-  const { decide, evolve, emptyState, streamsFor } = await jiti.import(at('../../core/house/streams.ts'))
+  const { decide, evolve, emptyState, statesFor } = await jiti.import(at('../../core/house/streams.ts'))
   const db = await openConnections(folder)
   await migrate(db.writer)
   let position = await lastPosition(db.reader)
@@ -51,7 +51,7 @@ export async function fillLedger(
       const commandId = v7()
       const now = new Date(Date.UTC(2026, 0, 1) + e * 3600_000 + rows.length * 1000).toISOString()
       const command = { type, stream, data, expectedSeq: state.seq }
-      const states = new Map(streamsFor(command).map((name) => [name, name === stream ? state : others(name)]))
+      const states = statesFor(command, (name) => (name === stream ? state : others(name)))
       const decision = decide(states, command, { personId: 'bench', role: 'manager', commandId, occurredAt: now })
       if (decision.refusal) throw new Error(decision.refusal.message)
       for (const proposed of decision.events.filter((event) => event.stream === stream)) {

@@ -4,15 +4,15 @@ import { readChecked } from '../services/request'
 import { addressOf, signedIn } from '../services/session'
 import { usePressroom } from '../services/use-pressroom'
 
-/** Signing out ends the sign-in itself: a copy of its cookie is worth nothing from then on. */
+/** Signing out ends the sign-in itself: a copy of its cookie lets nobody in from then on. */
 export default defineEventHandler(async (event) => {
   const room = await usePressroom()
-  const { idle = false } = await readChecked(event, SignOut)
+  const { idle = false, waiting = false } = await readChecked(event, SignOut)
   const signed = await signedIn(event, room)
   takeAway(event, room, 'sign-in')
   if (!signed) return { signedOut: true }
   const { signIn } = signed
-  await (idle ? room.signIns.leave(signIn) : room.signIns.end(signIn.id))
+  await (idle || waiting ? room.signIns.leave(signIn) : room.signIns.end(signIn.id))
   room.handOuts.release(signIn.device)
   room.log.note({
     kind: 'signed out',

@@ -3,7 +3,16 @@ import { PressTable } from '../../tests/fixtures/press-table'
 import { newFolder } from '../../tests/fixtures/server'
 import { allBreaks } from './breaks'
 import { type Connections, DatabaseUnusable, lockFolder, openConnections, rows } from './connections'
-import { chainStart, eventHash, eventsAfter, lastPosition, readStream, toRow } from './events'
+import {
+  chainStart,
+  eventColumns,
+  eventHash,
+  eventsAfter,
+  lastPosition,
+  readStream,
+  storedEvents,
+  toRow,
+} from './events'
 import { migrate } from './migrations'
 import { rebuildSummaries, summaryVersion } from './summaries'
 
@@ -32,6 +41,7 @@ describe('the file', () => {
       { name: '0003-heads' },
       { name: '0004-finds' },
       { name: '0005-calendar-addresses' },
+      { name: '0006-moments' },
     ])
   })
 
@@ -92,7 +102,7 @@ describe('events', () => {
     expect(events).toEqual(
       table.events
         .filter((event) => event.stream === table.stream)
-        .map(({ position, stream, seq, type, version, actor, via, occurredAt, data }) => ({
+        .map(({ position, stream, seq, type, version, actor, via, occurredAt, claimedAt, data }) => ({
           position,
           stream,
           seq,
@@ -101,6 +111,7 @@ describe('events', () => {
           actor,
           via,
           occurredAt,
+          claimedAt,
           data,
         })),
     )
@@ -137,6 +148,44 @@ describe('events', () => {
   })
 })
 
+describe('a moment that an earlier version took', () => {
+  // Each as it was stored and hashed, and as everything reads it.
+  const recordedAt = '2026-11-30T12:00:00.000Z'
+  const odd: [string, string][] = [
+    ['2026-335T10:00:00.000Z', recordedAt],
+    ['2026-W49-2T10:00:00.000Z', recordedAt],
+    ['2026-11-30T10:00:00,000Z', recordedAt],
+    ['2026-11-30T10:00:00.000', '2026-11-30T10:00:00.000Z'],
+    ['2026-11-30T10:00:00Z', '2026-11-30T10:00:00.000Z'],
+    ['2026-11-30T11:00:00+01:00', '2026-11-30T10:00:00.000Z'],
+    ['2026-11-30T10:00:00.123Z', '2026-11-30T10:00:00.123Z'],
+  ]
+
+  it('is read as the same one, or as when it was recorded; what is stored and hashed stays as it came', async () => {
+    const at = await openConnections(newFolder())
+    await migrate(at.writer)
+    let previous = chainStart
+    const rowsIn = odd.map(([occurredAt], i) => {
+      const bare = { ...table.events[0]!, stream: 'lot:odd', position: i + 1, seq: i + 1, occurredAt, recordedAt }
+      const event = { ...bare, claimedAt: null, hash: eventHash(previous, bare) }
+      previous = event.hash
+      return toRow(event)
+    })
+    await at.writer.getQueryInterface().bulkInsert('events', rowsIn)
+    expect((await readStream(at.reader, 'lot:odd')).events.map(({ occurredAt }) => occurredAt)).toEqual(
+      odd.map(([, read]) => read),
+    )
+    expect((await eventsAfter(at.reader, 0, 20)).map(({ occurredAt }) => occurredAt)).toEqual(
+      odd.map(([, read]) => read),
+    )
+    expect((await storedEvents(at.reader, 0, 20)).map(({ occurredAt }) => occurredAt)).toEqual(
+      odd.map(([stored]) => stored),
+    )
+    expect(await allBreaks(at.long, null)).toEqual([])
+    await at.close()
+  })
+})
+
 describe('the lists', () => {
   it('are rebuilt when they are missing or old, and left alone when they are not', async () => {
     expect(await rebuildSummaries(db.writer, db.long)).toBe(2)
@@ -159,8 +208,8 @@ describe('the lists', () => {
     const [position] = await rows<{ of: number }>(db.reader, 'SELECT max(position) AS of FROM events')
     const first = table.events[0]!
     await db.writer.query(
-      `INSERT INTO events SELECT $1, 'block:k1', 1, 'block-kept', 1, actor, via, device, 'c-k1', occurred_at, recorded_at,
-        '{"where":"plan chest"}', hash FROM events WHERE position = $2`,
+      `INSERT INTO events (${eventColumns}) SELECT $1, 'block:k1', 1, 'block-kept', 1, actor, via, device, 'c-k1', occurred_at, recorded_at,
+        '{"where":"plan chest"}', hash, claimed_at FROM events WHERE position = $2`,
       { bind: [position!.of + 1, first.position] },
     )
     expect(await rebuildSummaries(db.writer, db.long)).toBe(1)

@@ -19,17 +19,25 @@ interface EventRow {
   recorded_at: string
   data: string
   hash: string
+  claimed_at: string | null
 }
 
-const columns =
-  'position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash'
+/** Every column of an event, in the order in which rows are written. */
+export const eventColumns =
+  'position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash, claimed_at'
+
+/** The same with the moment of each as it is read: see the migration that made `happened_at`. */
+const readColumns = eventColumns.replace('occurred_at', 'happened_at AS occurred_at')
 
 /** The chain's start: what the first event of every stream is hashed with. */
 export const chainStart = '0'.repeat(64)
 
-/** SHA-256 over the stream's previous hash and the canonical JSON (RFC 8785) of the event without its hash and position. */
+/**
+ * SHA-256 over the stream's previous hash and the canonical JSON (RFC 8785) of the event without its hash and position.
+ * A claimed time is part of it where there is one: events had none before.
+ */
 export function eventHash(previous: string, event: Omit<LedgerEvent, 'hash' | 'position'>): string {
-  const { stream, seq, type, version, actor, via, device, commandId, occurredAt, recordedAt, data } = event
+  const { stream, seq, type, version, actor, via, device, commandId, occurredAt, recordedAt, claimedAt, data } = event
   const body = canonicalize({
     stream,
     seq,
@@ -41,6 +49,7 @@ export function eventHash(previous: string, event: Omit<LedgerEvent, 'hash' | 'p
     commandId,
     occurredAt,
     recordedAt,
+    ...(claimedAt === null || claimedAt === undefined ? {} : { claimedAt }),
     data,
   })!
   return createHash('sha256').update(previous).update(body).digest('hex')
@@ -61,6 +70,7 @@ function stored(row: EventRow): LedgerEvent {
     recordedAt: row.recorded_at,
     data: JSON.parse(row.data) as unknown,
     hash: row.hash,
+    claimedAt: row.claimed_at,
   }
 }
 
@@ -79,6 +89,7 @@ export function toRow(event: LedgerEvent): EventRow {
     recorded_at: event.recordedAt,
     data: JSON.stringify(event.data),
     hash: event.hash,
+    claimed_at: event.claimedAt,
   }
 }
 
@@ -97,6 +108,7 @@ type Line = [
   actor: string,
   via: string | null,
   occurredAt: string,
+  claimedAt: string | null,
   data: unknown,
 ]
 
@@ -106,24 +118,23 @@ export async function readStream(db: Sequelize, stream: string): Promise<StreamR
   const [read] = await rows<{ lines: string | null; hash: string | null; recorded_at: string | null }>(
     db,
     `
-    SELECT group_concat('[' || position || ',' || seq || ',' || json_quote(type) || ',' || version || ',' || json_quote(actor) || ',' || json_quote(via) || ',' || json_quote(occurred_at) || ',' || data || ']') AS lines,
+    SELECT group_concat('[' || position || ',' || seq || ',' || json_quote(type) || ',' || version || ',' || json_quote(actor) || ',' || json_quote(via) || ',' || json_quote(occurred_at) || ',' || json_quote(claimed_at) || ',' || data || ']') AS lines,
       (SELECT hash FROM events WHERE stream = $1 ORDER BY seq DESC LIMIT 1) AS hash,
       (SELECT recorded_at FROM events WHERE stream = $1 ORDER BY seq DESC LIMIT 1) AS recorded_at
-    FROM (SELECT position, seq, type, version, actor, via, occurred_at, data FROM events WHERE stream = $1 ORDER BY seq)`,
+    FROM (SELECT position, seq, type, version, actor, via, happened_at AS occurred_at, claimed_at, data FROM events WHERE stream = $1 ORDER BY seq)`,
     [stream],
   )
   const lines = JSON.parse(`[${read?.lines ?? ''}]`) as Line[]
   return {
-    events: lines.map(([position, seq, type, version, actor, via, occurredAt, data]) =>
-      upcast({ position, stream, seq, type, version, actor, via, occurredAt, data }),
+    events: lines.map(([position, seq, type, version, actor, via, occurredAt, claimedAt, data]) =>
+      upcast({ position, stream, seq, type, version, actor, via, occurredAt, claimedAt, data }),
     ),
     hash: read?.hash ?? chainStart,
     recordedAt: read?.recorded_at ?? '',
   }
 }
 
-/** Events after a position as they were written, oldest first, at most `limit`. */
-export async function storedEvents(db: Sequelize, position: number, limit: number): Promise<LedgerEvent[]> {
+async function eventRows(db: Sequelize, columns: string, position: number, limit: number): Promise<LedgerEvent[]> {
   const found = await rows<EventRow>(
     db,
     `SELECT ${columns} FROM events WHERE position > $1 ORDER BY position LIMIT $2`,
@@ -132,9 +143,14 @@ export async function storedEvents(db: Sequelize, position: number, limit: numbe
   return found.map(stored)
 }
 
+/** Events after a position as they were written, oldest first, at most `limit`. */
+export async function storedEvents(db: Sequelize, position: number, limit: number): Promise<LedgerEvent[]> {
+  return await eventRows(db, eventColumns, position, limit)
+}
+
 /** The same as today's `evolve` expects them. */
 export async function eventsAfter(db: Sequelize, position: number, limit: number): Promise<LedgerEvent[]> {
-  return (await storedEvents(db, position, limit)).map((event) => upcast(event))
+  return (await eventRows(db, readColumns, position, limit)).map((event) => upcast(event))
 }
 
 export async function lastPosition(db: Sequelize): Promise<number> {

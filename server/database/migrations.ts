@@ -7,6 +7,7 @@ import * as signIns from './migrations/0002-sign-ins'
 import * as heads from './migrations/0003-heads'
 import * as finds from './migrations/0004-finds'
 import * as calendarAddresses from './migrations/0005-calendar-addresses'
+import * as moments from './migrations/0006-moments'
 
 /** One step of the file's shape, by name. */
 export interface Migration {
@@ -21,6 +22,7 @@ const migrations: readonly Migration[] = [
   { name: '0003-heads', ...heads },
   { name: '0004-finds', ...finds },
   { name: '0005-calendar-addresses', ...calendarAddresses },
+  { name: '0006-moments', ...moments },
 ]
 
 const storage = (db: Sequelize) => ({

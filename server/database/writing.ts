@@ -1,6 +1,6 @@
 import type { Sequelize } from 'sequelize'
 import type { LedgerEvent } from '#core/ground/envelope'
-import { toRow } from './events'
+import { eventColumns, toRow } from './events'
 import { putSummaries, type SummaryRow } from './summaries'
 
 /** A statement to run in the same transaction, for what lives beside the ledger (people). */
@@ -21,9 +21,11 @@ export interface Group {
 }
 
 // Rows travel as one JSON text, so that each statement is the same for any number of them and is bound once.
-const insertEvents = `INSERT INTO events (position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash)
-  SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5, value ->> 6, value ->> 7, value ->> 8,
-    value ->> 9, value ->> 10, value ->> 11, value ->> 12 FROM json_each($1)`
+const insertEvents = `INSERT INTO events (${eventColumns})
+  SELECT ${eventColumns
+    .split(', ')
+    .map((_, i) => `value ->> ${i}`)
+    .join(', ')} FROM json_each($1)`
 const insertCommands = `INSERT INTO commands (id, body_hash, reply) SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each($1)`
 
 /**

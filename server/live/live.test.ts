@@ -30,6 +30,7 @@ function eventAt(position: number): LedgerEvent {
     occurredAt: '2026-11-02T09:00:00.000Z',
     recordedAt: '2026-11-02T09:00:00.000Z',
     data: {},
+    claimedAt: null,
     hash: '',
   }
 }

@@ -40,7 +40,6 @@ it('the sensor is read once an hour while it is on, in the name of who switched 
     context: { ...context, isSure: true },
     device: 'd',
     via: null,
-    saidBy: manager,
   })
   // Asked twice at once, as when the disk is slow: the hour has one reading.
   expect(await Promise.all([hourly.look(nine), hourly.look(nine)])).toEqual([true, false])

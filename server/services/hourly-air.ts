@@ -63,7 +63,6 @@ export class HourlyAir {
       },
       device: 'room sensor',
       via: null,
-      saidBy: person.id,
     })
     return answer.status === 'stored'
   }

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import canonicalize from 'canonicalize'
 import type { Context, LedgerEvent } from '#core/ground/envelope'
 import type { Refusal } from '#core/ground/refusal'
-import { type Command, decide, emptyState, fold, type StreamState, streamsFor } from '#core/house/streams'
+import { type Command, decide, emptyState, fold, ledTo, type StreamState, streamsFor } from '#core/house/streams'
 import type { StoredReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
 import { eventsAfter, readStream } from '../database/events'
@@ -20,8 +20,10 @@ export interface Submission {
   device: string
   /** The person whose session handed it in, when it was another's tap. */
   via: string | null
-  /** Whose act the request said it was: a repetition is known by what was sent, whoever hands it in. */
-  saidBy?: string
+  /** Whose act the request said it was, and when: a repetition is known by what was sent, whoever hands it in. */
+  said?: { by: string; at: string }
+  /** What the browser's clock said, where that could not be. */
+  claimedAt?: string | null
   /** When it counts as stored, for a history that is loaded; now, when not given. */
   recordedAt?: string
   /** Written in the same transaction. */
@@ -62,14 +64,14 @@ interface Deciding {
 /** Most commands taken into one commit: more only lengthens the wait of the first. */
 const groupSize = 256
 
-function bodyHashOf({ command, context, saidBy }: Submission): string {
+function bodyHashOf({ command, context, said }: Submission): string {
   const body = canonicalize({
     type: command.type,
     stream: command.stream,
     data: command.data,
     expectedSeq: command.expectedSeq ?? null,
-    by: saidBy ?? context.personId,
-    at: context.occurredAt,
+    by: said?.by ?? context.personId,
+    at: said?.at ?? context.occurredAt,
   })
   return createHash('sha256').update(body!).digest('hex')
 }
@@ -246,11 +248,16 @@ export class Ledger {
     const { command, context } = waiting.submission
     const { working, events } = deciding
     const states = new Map<string, StreamState>()
-    for (const stream of streamsFor(command)) {
-      const standing = working.get(stream) ?? this.cache.get(stream) ?? (await this.fromDisk(stream))
-      working.set(stream, standing)
-      states.set(stream, standing.state)
+    const see = async (streams: readonly string[]) => {
+      for (const stream of streams) {
+        if (states.has(stream)) continue
+        const standing = working.get(stream) ?? this.cache.get(stream) ?? (await this.fromDisk(stream))
+        working.set(stream, standing)
+        states.set(stream, standing.state)
+      }
     }
+    await see(streamsFor(command))
+    await see(ledTo(command, states))
     const decision = decide(states, command, context)
     if ('refusal' in decision) return { status: 'refused', refusal: decision.refusal }
     const made = placed(

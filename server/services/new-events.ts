@@ -10,6 +10,7 @@ interface Origin {
   context: Context
   device: string
   via: string | null
+  claimedAt?: string | null
 }
 
 /**
@@ -18,7 +19,7 @@ interface Origin {
  * @param position of the last event before them
  */
 export function placed(
-  { context, device, via }: Origin,
+  { context, device, via, claimedAt = null }: Origin,
   proposed: readonly NewEvent[],
   working: ReadonlyMap<string, Standing>,
   position: number,
@@ -37,6 +38,7 @@ export function placed(
       commandId: context.commandId,
       occurredAt: context.occurredAt,
       recordedAt,
+      claimedAt,
     }
     const event: LedgerEvent = { ...bare, hash: eventHash(hash, bare) }
     standings.set(one.stream, { state: evolve(state, event), hash: event.hash })

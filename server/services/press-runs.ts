@@ -31,7 +31,7 @@ async function runsAt({ db }: Pressroom, pressId: string): Promise<Run[]> {
     db.long,
     `SELECT * FROM (
        SELECT e.position, e.stream, json_extract(e.data, '$.layerId') AS layer, json_extract(e.data, '$.setupSeq') AS setup,
-         e.occurred_at AS at
+         e.happened_at AS at
        FROM events AS e WHERE e.type = 'pulled' AND EXISTS (
          SELECT 1 FROM events AS s WHERE s.stream = e.stream AND s.seq = json_extract(e.data, '$.setupSeq')
            AND s.type = 'press-set' AND json_extract(s.data, '$.setup.pressId') = $1)

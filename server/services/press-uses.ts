@@ -9,7 +9,7 @@ interface Row {
   position: number
   actor: string
   via: string | null
-  occurred_at: string
+  happened_at: string
   data: string
 }
 
@@ -25,7 +25,7 @@ export async function usesOf(room: Pressroom, pressId: string, search: string): 
   const asked = words.map((_, i) => `AND told LIKE $${i + 2} ESCAPE '~'`).join(' ')
   const found = await rows<Row>(
     room.db.reader,
-    `SELECT position, actor, via, occurred_at, data FROM (
+    `SELECT position, actor, via, happened_at, data FROM (
        SELECT events.*, lower(
          events.data || ' ' || coalesce(json_extract(summaries.data, '$.printedWith.all'), '') || ' ' ||
          coalesce(json_extract(summaries.data, '$.printedWith.inks."' || json_extract(events.data, '$.layerId') || '"'), '')
@@ -36,12 +36,12 @@ export async function usesOf(room: Pressroom, pressId: string, search: string): 
     [`press:${pressId}`, ...words.map(literally)],
   )
   return {
-    uses: found.map(({ position, actor, via, occurred_at, data }) => ({
+    uses: found.map(({ position, actor, via, happened_at, data }) => ({
       ...(JSON.parse(data) as Omit<PressUse, 'at' | 'position' | 'by' | 'via'>),
       position,
       by: actor,
       via,
-      at: occurred_at,
+      at: happened_at,
     })),
   }
 }

@@ -100,7 +100,7 @@ export async function describeSession(
       active: signed.person.active,
     },
     device: giveDevice(event, room),
-    proof: signed && room.signIns.proofOf(signed.signIn),
+    tapKey: signed && room.signIns.tapKeyOf(signed.signIn),
     lineage: room.lineage,
     mustChange: signed?.person.mustChange ?? false,
     own: signed?.signIn.own ?? false,

@@ -1,8 +1,11 @@
+import { createHmac } from 'node:crypto'
+import { v7 } from 'uuid'
 import { afterAll, beforeEach, describe, expect, it } from 'vitest'
+import { sealedText } from '#shared/commands/sealed'
 import { newFolder } from '../../tests/fixtures/server'
 import { type Connections, openConnections } from '../database/connections'
 import { migrate } from '../database/migrations'
-import { SignIns } from './sign-ins'
+import { type SignIn, SignIns } from './sign-ins'
 
 const opened: Connections[] = []
 let db: Connections
@@ -22,6 +25,22 @@ const again = async () => {
   const signIns = fresh()
   await signIns.load()
   return signIns
+}
+
+/** A tap as the page of a sign-in puts it by. */
+function sealedBy(signIns: SignIns, signIn: SignIn) {
+  const command = {
+    commandId: v7(),
+    device: `${signIn.device}~tab`,
+    by: signIn.personId,
+    occurredAt: '2026-11-25T10:00:00.000Z',
+    type: 'pull',
+    stream: 'edition:e1',
+    data: { sheetIds: [1] },
+  }
+  const { signInId, key } = signIns.tapKeyOf(signIn)
+  const seal = createHmac('sha256', Buffer.from(key, 'base64url')).update(sealedText(command)).digest('base64url')
+  return { ...command, proof: `${signInId}.${seal}` }
 }
 
 beforeEach(async () => {
@@ -54,21 +73,50 @@ describe('a sign-in', () => {
     expect(signIns.open(shared.id, 0)).toBeNull()
   })
 
-  it('vouches for its own person’s taps at its own device', async () => {
+  it('vouches for its own person’s taps at its own device: for each as it was given, and for no other', async () => {
     const signIns = fresh()
     const begun = await signIns.begin('ansa', whence, null)
-    const proof = signIns.proofOf(begun)
-    expect(signIns.vouches(proof, 'ansa', 'tablet')).toBe(true)
-    for (const [given, person, device] of [
-      [proof, 'merle', 'tablet'],
-      [proof, 'ansa', 'phone'],
-      [`${begun.id}.`, 'ansa', 'tablet'],
-      [begun.id, 'ansa', 'tablet'],
-      ['', 'ansa', 'tablet'],
-      [proof.slice(0, -1) + (proof.endsWith('A') ? 'B' : 'A'), 'ansa', 'tablet'],
+    const tap = sealedBy(signIns, begun)
+    expect(signIns.vouching(tap, 'tablet')?.id).toBe(begun.id)
+    const seal = tap.proof.split('.')[1]!
+    for (const [changed, device] of [
+      [{ by: 'merle' }, 'tablet'],
+      [{}, 'phone'],
+      [{ commandId: v7() }, 'tablet'],
+      [{ type: 'void-pull' }, 'tablet'],
+      [{ stream: 'edition:e2' }, 'tablet'],
+      [{ data: { sheetIds: [2] } }, 'tablet'],
+      [{ occurredAt: '2026-11-02T09:00:00.001Z' }, 'tablet'],
+      [{ device: 'tablet~other' }, 'tablet'],
+      [{ expectedSeq: 1 }, 'tablet'],
+      [{ proof: undefined }, 'tablet'],
+      [{ proof: '' }, 'tablet'],
+      [{ proof: begun.id }, 'tablet'],
+      [{ proof: `${begun.id}.` }, 'tablet'],
+      [{ proof: `${begun.id}.${seal.startsWith('A') ? 'B' : 'A'}${seal.slice(1)}` }, 'tablet'],
+      [{ proof: `${v7()}.${seal}` }, 'tablet'],
     ] as const)
-      expect(signIns.vouches(given, person, device), given).toBe(false)
-    expect(new SignIns(db, 'another secret').vouches(proof, 'ansa', 'tablet')).toBe(false)
+      expect(signIns.vouching({ ...tap, ...changed }, device), JSON.stringify(changed)).toBeNull()
+    expect(new SignIns(db, 'another secret').vouching(tap, 'tablet')).toBeNull()
+  })
+
+  it('that was left vouches for a day, and is listed as long', async () => {
+    const signIns = fresh()
+    const ansa = await signIns.begin('ansa', whence, null)
+    const tap = sealedBy(signIns, ansa)
+    const merle = await signIns.begin('merle', whence, ansa)
+    const listed = () => signIns.list(merle).map(({ personId, isOpen }) => [personId, isOpen])
+    expect(listed()).toEqual(
+      expect.arrayContaining([
+        ['ansa', false],
+        ['merle', true],
+      ]),
+    )
+    minutes(23 * 60)
+    expect(signIns.vouching(tap, 'tablet')?.id).toBe(ansa.id)
+    minutes(61)
+    expect(signIns.vouching(tap, 'tablet')).toBeNull()
+    expect(listed()).toEqual([['merle', true]])
   })
 
   it('that another took over still vouches; one that was ended does not, also after a restart', async () => {
@@ -76,15 +124,15 @@ describe('a sign-in', () => {
     const ansa = await signIns.begin('ansa', whence, null)
     const merle = await signIns.begin('merle', whence, ansa)
     expect([signIns.open(ansa.id, 0), signIns.open(merle.id, 0)?.personId]).toEqual([null, 'merle'])
-    expect(signIns.vouches(signIns.proofOf(ansa), 'ansa', 'tablet')).toBe(true)
+    expect(signIns.vouching(sealedBy(signIns, ansa), 'tablet')).not.toBeNull()
     signIns.touch(merle)
     expect(await signIns.end(merle.id)).toBe(true)
     signIns.touch(merle)
     expect(await signIns.end('none')).toBe(false)
     for (const one of [signIns, await again()]) {
       expect(one.open(merle.id, 0)).toBeNull()
-      expect(one.vouches(signIns.proofOf(merle), 'merle', 'tablet')).toBe(false)
-      expect(one.vouches(signIns.proofOf(ansa), 'ansa', 'tablet')).toBe(true)
+      expect(one.vouching(sealedBy(signIns, merle), 'tablet')).toBeNull()
+      expect(one.vouching(sealedBy(signIns, ansa), 'tablet')).not.toBeNull()
     }
   })
 

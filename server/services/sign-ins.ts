@@ -1,8 +1,9 @@
-import { randomUUID } from 'node:crypto'
-import type { SignInReply } from '#shared/replies/replies'
+import { createHmac, randomUUID, timingSafeEqual } from 'node:crypto'
+import type { CommandRequest } from '#shared/commands/envelope'
+import { sealedText } from '#shared/commands/sealed'
+import type { SignInReply, TapKey } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
 import type { Beside } from '../database/writing'
-import { seal, unseal } from './sealed'
 
 /**
  * `open`: who holds its cookie is signed in. `left`: another took over, or it went idle; nobody is signed in by it, and taps
@@ -45,6 +46,9 @@ export interface Whence {
 
 /** After so long a sign-in is over in any case, and so is what it vouches for. */
 export const longestSignIn = 14 * 24 * 60 * 60_000
+
+/** How long a sign-in that was left vouches for taps that were on their way. */
+const vouchesFor = 24 * 60 * 60_000
 
 /** How long a secret given again stands for the person. */
 const sureFor = 10 * 60_000
@@ -136,7 +140,7 @@ export class SignIns {
   async leave({ id }: SignIn): Promise<void> {
     const found = this.known.get(id)
     if (found?.state !== 'open') return
-    const done = this.put({ ...found, state: 'left' })
+    const done = this.put({ ...found, seenAt: new Date(this.clock()).toISOString(), state: 'left' })
     this.onEnded()
     await done
   }
@@ -166,24 +170,47 @@ export class SignIns {
     this.onEnded()
   }
 
-  /** What a browser keeps with its taps: that this person was signed in at this device. */
-  proofOf({ id }: SignIn): string {
-    return seal(this.secret, 'tap', id)
+  /**
+   * What the pages of a sign-in seal their taps with, so that a tap that another hands in later still counts as its
+   * giver's. Told to those pages alone, which keep it nowhere but in memory.
+   */
+  tapKeyOf({ id }: SignIn): TapKey {
+    return { signInId: id, key: this.keyOf(id).toString('base64url') }
   }
 
-  /** True when the proof is of that person at that device, and has not been revoked. */
-  vouches(proof: string, personId: string, device: string): boolean {
-    const found = this.known.get(unseal(this.secret, 'tap', proof) ?? '')
-    if (!found || found.state === 'ended' || this.isOver(found)) return false
-    return found.personId === personId && found.device === device
+  /**
+   * The sign-in under which a tap was given, when its seal fits that very tap, was made by its person at that device, and
+   * has not been ended.
+   * @param device where it is handed in: by that browser itself, or not at all
+   */
+  vouching({ proof = '', ...command }: CommandRequest, device: string): SignIn | null {
+    const [id = '', seal = ''] = proof.split('.')
+    const found = this.known.get(id)
+    if (!found || !this.isVouching(found)) return null
+    if (found.personId !== command.by || found.device !== device) return null
+    const expected = createHmac('sha256', this.keyOf(id)).update(sealedText(command)).digest()
+    const given = Buffer.from(seal, 'base64url')
+    return given.length === expected.length && timingSafeEqual(given, expected) ? found : null
   }
 
-  /** Those that are open, the last seen first. @param mine the asker's own */
+  private isVouching(signIn: SignIn): boolean {
+    if (signIn.state === 'ended' || this.isOver(signIn)) return false
+    return signIn.state === 'open' || this.clock() - Date.parse(signIn.seenAt) < vouchesFor
+  }
+
+  private keyOf(id: string): Buffer {
+    return createHmac('sha256', this.secret).update(`tap key ${id}`).digest()
+  }
+
+  /**
+   * Those by which somebody is signed in, or whose taps still count as their person's, the last seen first.
+   * @param mine the asker's own
+   */
   list(mine: SignIn): SignInReply[] {
     return [...this.known.values()]
-      .filter((one) => one.state === 'open' && !this.isOver(one))
+      .filter((one) => this.isVouching(one))
       .sort((a, b) => b.seenAt.localeCompare(a.seenAt))
-      .map(({ id, personId, own, address, agent, startedAt, seenAt }) => ({
+      .map(({ id, personId, own, address, agent, startedAt, seenAt, state }) => ({
         id,
         personId,
         own,
@@ -191,6 +218,7 @@ export class SignIns {
         agent,
         startedAt,
         seenAt,
+        isOpen: state === 'open',
         isHere: id === mine.id,
       }))
   }

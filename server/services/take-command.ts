@@ -6,34 +6,10 @@ import { requestOf } from '#shared/commands/requests'
 import type { CommandRequest } from '#shared/commands/envelope'
 import { check } from '#shared/check'
 import type { CommandReply } from '#shared/replies/replies'
-import { deviceOfStation } from './device'
-import type { Person } from './people'
-import type { SignIn } from './sign-ins'
 import type { Pressroom } from './pressroom'
 import { failure } from './failure'
+import { giverOf, type Sender } from './giver'
 import { picturesIn } from './pictures-in'
-
-/** Who hands a command in, from where. */
-export interface Sender {
-  person: Person
-  /** Null for what the room itself hands in: a history, stored as of when it happened. */
-  signIn: SignIn | null
-}
-
-/**
- * Whose act it is, and at which station. A tap may be handed in by another, who signed in since: a proof made when its
- * person signed in says that she was at that device. Without one the act is the sender's own.
- */
-function whose(room: Pressroom, { person, signIn }: Sender, request: CommandRequest) {
-  if (!signIn) return { person, station: request.device }
-  const device = deviceOfStation(request.device)
-  const named = request.by === person.id ? undefined : room.people.get(request.by)
-  if (named?.active && request.proof && room.signIns.vouches(request.proof, named.id, device)) {
-    room.log.note({ kind: 'in another’s name', person: named.id, by: person.id, device, detail: request.type })
-    return { person: named, station: request.device }
-  }
-  return { person, station: device === signIn.device ? request.device : signIn.device }
-}
 
 /**
  * One command from a browser: shape checked, who did it settled, put before the ledger.
@@ -53,7 +29,7 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
   const drawDown = card ? readCard(card) : null
   if (drawDown && 'trouble' in drawDown) throw failure({ code: 'tub-unfit', field: 'card', message: drawDown.message })
   const { asksAgain } = actOf.get(request.type)!
-  const { person, station } = whose(room, sender, request)
+  const { person, station, occurredAt, claimedAt, claimed } = giverOf(room, sender, request, Date.now())
   const answer = await room.ledger.submit({
     command: {
       type: request.type,
@@ -65,12 +41,14 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
       personId: person.id,
       role: person.role,
       commandId: request.commandId,
-      occurredAt: request.occurredAt,
+      occurredAt,
+      claimed,
       isSure: !asksAgain || !sender.signIn || room.signIns.isSure(sender.signIn),
     },
     device: station,
     via: person.id === sender.person.id ? null : sender.person.id,
-    saidBy: request.by,
+    said: { by: request.by, at: request.occurredAt },
+    claimedAt,
     recordedAt: sender.signIn ? undefined : request.occurredAt,
   })
   switch (answer.status) {

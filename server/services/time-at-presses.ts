@@ -66,18 +66,18 @@ async function readSessions({ db }: Pressroom): Promise<ReadSession[]> {
     type: string
     version: number
     actor: string
-    occurred_at: string
+    happened_at: string
     data: string
   }>(
     db.long,
-    `SELECT position, stream, type, version, actor, occurred_at, data FROM events
+    `SELECT position, stream, type, version, actor, happened_at, data FROM events
      WHERE type IN ('session-opened', 'session-closed') ORDER BY position`,
   )
   const presses = await rows<{ stream: string }>(db.reader, `SELECT stream FROM summaries WHERE kind = 'press'`)
   const isPress = new Set(presses.map(({ stream }) => streamId(stream)))
   const open = new Map<string, ReadSession>()
   const sessions: ReadSession[] = []
-  for (const { position, stream, type, version, actor, occurred_at: at, data } of found) {
+  for (const { position, stream, type, version, actor, happened_at: at, data } of found) {
     const pressId = streamId(stream)
     if (!isPress.has(pressId)) continue
     if (type === 'session-opened') {
@@ -106,9 +106,9 @@ async function pullsAtPresses({ db }: Pressroom, span: Span): Promise<LoosePull[
   // A year has a hundred thousand pulls of some hundred layers: told as a row each they take three times as long to read.
   const runs = await rows<{ stream: string; actor: string; at: string; pulls: string }>(
     db.long,
-    `SELECT stream, actor, at, group_concat(position || '|' || occurred_at || '|' || command_id, ';') AS pulls FROM (
-       SELECT stream, actor, position, occurred_at, command_id, json_extract(data, '$.layerId', '$.setupSeq') AS at
-       FROM events WHERE type = 'pulled' AND occurred_at >= $1 AND occurred_at < $2)
+    `SELECT stream, actor, at, group_concat(position || '|' || happened_at || '|' || command_id, ';') AS pulls FROM (
+       SELECT stream, actor, position, happened_at, command_id, json_extract(data, '$.layerId', '$.setupSeq') AS at
+       FROM events WHERE type = 'pulled' AND happened_at >= $1 AND happened_at < $2)
      GROUP BY stream, actor, at`,
     [widened(span.from, -1), widened(span.until, 1)],
   )

@@ -42,7 +42,7 @@ async function saidIn({ db }: Pressroom, span: Span, types: readonly string[]): 
   const places = types.map((_, i) => `$${i + 1}`).join(', ')
   const found = await rows<Said>(
     db.long,
-    `SELECT stream, type, data, occurred_at AS at FROM events WHERE type IN (${places}) ORDER BY position`,
+    `SELECT stream, type, data, happened_at AS at FROM events WHERE type IN (${places}) ORDER BY position`,
     [...types],
   )
   return found.filter(({ at }) => isIn(span, at))

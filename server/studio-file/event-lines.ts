@@ -8,7 +8,8 @@ const page = 1000
 const line = `'{"line":"event","position":' || position || ',"stream":' || json_quote(stream) || ',"seq":' || seq
   || ',"type":' || json_quote(type) || ',"version":' || version || ',"actor":' || json_quote(actor) || ',"via":' || json_quote(via)
   || ',"device":' || json_quote(device) || ',"commandId":' || json_quote(command_id) || ',"occurredAt":' || json_quote(occurred_at)
-  || ',"recordedAt":' || json_quote(recorded_at) || ',"data":' || data || ',"hash":' || json_quote(hash) || '}'`
+  || ',"recordedAt":' || json_quote(recorded_at)
+  || iif(claimed_at IS NULL, '', ',"claimedAt":' || json_quote(claimed_at)) || ',"data":' || data || ',"hash":' || json_quote(hash) || '}'`
 
 /**
  * Events as lines of a studio file, in pieces, by position.

@@ -93,7 +93,7 @@ export async function examine(staged: Staged, problems: Problems): Promise<Studi
       problems.tell(`The head says there are ${head.streams[kind] ?? 0} events of the kind “${kind}”; ${events} came.`)
   const [about] = await rows<{ editions: number; from: string | null; to: string | null }>(
     db.long,
-    `SELECT count(DISTINCT CASE WHEN stream LIKE 'edition:%' THEN stream END) AS editions, min(occurred_at) AS "from", max(occurred_at) AS "to" FROM events`,
+    `SELECT count(DISTINCT CASE WHEN stream LIKE 'edition:%' THEN stream END) AS editions, min(happened_at) AS "from", max(happened_at) AS "to" FROM events`,
   )
   const lost = [...named].filter((id) => !pictures.has(id)).length
   return {

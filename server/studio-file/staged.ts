@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { mkdir, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { type Connections, openConnections } from '../database/connections'
+import { eventColumns, toRow } from '../database/events'
 import { migrate } from '../database/migrations'
 import { picturesIn } from '../services/pictures-in'
 import type { EventLine, HeadLine, PersonLine, PictureLine } from './lines'
@@ -9,10 +10,8 @@ import type { EventLine, HeadLine, PersonLine, PictureLine } from './lines'
 /** Events stored at once. */
 const page = 1000
 
-const columns =
-  'position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash'
-const insert = `INSERT OR IGNORE INTO events (${columns})
-  SELECT ${columns
+const insert = `INSERT OR IGNORE INTO events (${eventColumns})
+  SELECT ${eventColumns
     .split(', ')
     .map((_, i) => `value ->> ${i}`)
     .join(', ')} FROM json_each($1)`
@@ -70,21 +69,7 @@ export class Staged {
 
   /** Store what still waits. */
   async store(): Promise<void> {
-    const rows = this.waiting.map((e) => [
-      e.position,
-      e.stream,
-      e.seq,
-      e.type,
-      e.version,
-      e.actor,
-      e.via,
-      e.device,
-      e.commandId,
-      e.occurredAt,
-      e.recordedAt,
-      JSON.stringify(e.data),
-      e.hash,
-    ])
+    const rows = this.waiting.map((event) => Object.values(toRow({ ...event, claimedAt: event.claimedAt ?? null })))
     this.waiting = []
     if (rows.length > 0) await this.db.writer.query(insert, { bind: [JSON.stringify(rows)] })
   }

@@ -89,7 +89,7 @@ function everyEvent(): LedgerEvent[] {
   const first = { ...told[0]!, stream: 'studio', type: 'person-added', version: 1 }
   return [{ ...first, data: { personId: 'p1', role: 'manager' } }, ...told].map((event, i) => {
     const before = last.get(event.stream) ?? { seq: 0, hash: chainStart }
-    const placed = { ...event, position: i + 1, seq: before.seq + 1 }
+    const placed = { ...event, claimedAt: null, position: i + 1, seq: before.seq + 1 }
     const hash = eventHash(before.hash, placed)
     last.set(event.stream, { seq: placed.seq, hash })
     return { ...placed, hash }

@@ -2,12 +2,11 @@ import { copyFile, readdir } from 'node:fs/promises'
 import { join } from 'node:path'
 import { type Connections, rows } from '../database/connections'
 import { durable } from '../database/durable'
+import { eventColumns } from '../database/events'
 
 /** Thrown when there is a room already by the time its ledger was to be brought in. */
 export class RoomThere extends Error {}
 
-const eventColumns =
-  'position, stream, seq, type, version, actor, via, device, command_id, occurred_at, recorded_at, data, hash'
 const summaryColumns = 'stream, kind, version, title, state, changed_at, words, data'
 
 /** Pictures first: an event that names one never outlives it. */

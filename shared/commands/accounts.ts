@@ -5,10 +5,8 @@ import {
   IsArray,
   IsBoolean,
   IsInt,
-  IsISO8601,
   IsString,
   Length,
-  Matches,
   Max,
   MaxLength,
   Min,
@@ -16,12 +14,13 @@ import {
 } from 'class-validator'
 import type { SettledSaid, TypedChargeSaid } from '#core/account/state'
 import { OrNull } from './or-null'
+import { IsDay, IsMoment } from './moments'
 
 /** More than a printmaker's room turns over. */
 const mostCents = 100_000_000
 
 export class TypeCharge implements TypedChargeSaid {
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'a day is written 2026-11-05' }) @IsISO8601({ strict: true }) on!: string
+  @IsDay() on!: string
   @IsString() @MaxLength(200) what!: string
   @IsInt() @Min(-mostCents) @Max(mostCents) cents!: number
   @OrNull() @IsString() @Length(1, 64) editionId!: string | null
@@ -33,8 +32,8 @@ class CorrectionSettled {
 }
 
 export class SettleStatement implements SettledSaid {
-  @IsISO8601({ strict: true }) @MaxLength(30) from!: string
-  @IsISO8601({ strict: true }) @MaxLength(30) until!: string
+  @IsMoment() from!: string
+  @IsMoment() until!: string
   @IsInt() @Min(0) upTo!: number
   @IsInt() @Min(-mostCents) @Max(mostCents) cents!: number
   @IsArray()

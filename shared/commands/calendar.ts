@@ -5,7 +5,6 @@ import {
   IsArray,
   IsBoolean,
   IsInt,
-  IsISO8601,
   IsString,
   Length,
   Matches,
@@ -17,6 +16,7 @@ import {
 import type { BookingSaid, ClosureSaid, Move, Opening, RoomHours } from '#core/calendar/state'
 import { OrNull } from './or-null'
 import { timeOfDay, timePattern } from './time-of-day'
+import { IsMoment } from './moments'
 
 const localTime = { message: 'a time by the room’s clock is written 2026-12-24T18:30' }
 const localPattern = /^\d{4}-\d{2}-\d{2}T([01]\d|2[0-3]):[0-5]\d$/
@@ -53,8 +53,8 @@ export class BringClosures {
 class Moved implements Move {
   @IsString() @Length(1, 64) bookingId!: string
   @IsString() @Length(1, 64) placeId!: string
-  @IsISO8601({ strict: true }) @MaxLength(30) from!: string
-  @IsISO8601({ strict: true }) @MaxLength(30) until!: string
+  @IsMoment() from!: string
+  @IsMoment() until!: string
 }
 
 class Booked extends Moved implements BookingSaid {

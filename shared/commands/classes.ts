@@ -6,7 +6,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsString,
   Length,
   Matches,
@@ -24,6 +23,7 @@ import { Nested } from './nested'
 import { OrNull } from './or-null'
 import { timeOfDay, timePattern } from './time-of-day'
 import { Plan } from './plan'
+import { IsDay } from './moments'
 
 const mostStudents = 100
 const mostPoints = 20
@@ -37,8 +37,8 @@ class Meets implements Meeting {
 export class DescribeCourse implements CourseDescription {
   @IsString() @MaxLength(80) name!: string
   @IsString() @MaxLength(80) term!: string
-  @OrNull() @IsISO8601() @MaxLength(10) from!: string | null
-  @OrNull() @IsISO8601() @MaxLength(10) until!: string | null
+  @OrNull() @IsDay() from!: string | null
+  @OrNull() @IsDay() until!: string | null
   @IsArray() @ArrayMaxSize(14) @ValidateNested({ each: true }) @Type(() => Meets) meets!: Meets[]
   @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @Length(1, 64, { each: true }) instructorIds!: string[]
 }
@@ -63,8 +63,8 @@ export class SetAssignment {
   @IsArray() @ArrayMaxSize(gates.length) @IsIn(gates, { each: true }) gates!: Gate[]
   @OrNull() @IsInt() @Min(0) @Max(500) practice!: number | null
   @IsBoolean() mayReplan!: boolean
-  @OrNull() @IsISO8601({ strict: true }) @MaxLength(10) opens!: string | null
-  @OrNull() @IsISO8601() @MaxLength(10) due!: string | null
+  @OrNull() @IsDay() opens!: string | null
+  @OrNull() @IsDay() due!: string | null
   @OrNull() @Nested(() => PaperGiven) paper!: PaperGiven | null
   @IsArray() @ArrayMaxSize(mostPoints) @IsString({ each: true }) @Length(1, 120, { each: true }) pictures!: string[]
   @IsArray() @ArrayMaxSize(mostPoints) @IsString({ each: true }) @Length(1, 200, { each: true }) points!: string[]

@@ -1,4 +1,5 @@
-import { IsInt, IsISO8601, IsObject, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator'
+import { IsInt, IsObject, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator'
+import { IsMoment } from './moments'
 import { singleStreams, streamKinds } from '#core/house/streams'
 
 const commandIdPattern = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
@@ -20,14 +21,13 @@ export class CommandRequest {
   @Length(1, 64)
   by!: string
 
-  /** That this person was signed in at that device when it was given. */
+  /** The seal of a tap: that this person gave this very tap at that device. */
   @IsOptional()
   @IsString()
   @Length(1, 120)
   proof?: string
 
-  @IsISO8601()
-  @Length(20, 30)
+  @IsMoment()
   occurredAt!: string
 
   @IsString()

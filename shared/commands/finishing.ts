@@ -9,7 +9,6 @@ import {
   IsNumber,
   IsString,
   Length,
-  Matches,
   Max,
   MaxLength,
   Min,
@@ -33,6 +32,7 @@ import { type Gone, type Leaving, leavings } from '#core/print/whereabouts'
 import { Nested } from './nested'
 import { OrNull } from './or-null'
 import { NameSheets } from './pulling'
+import { IsDay } from './moments'
 
 export class NameSheet {
   @IsInt() @Min(1) @Max(20_000) sheetId!: number
@@ -71,7 +71,7 @@ export class SetPassMark {
 export class SendPrint extends NameSheet implements Gone {
   @IsIn(leavings) how!: Leaving
   @IsString() @MaxLength(120) to!: string
-  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'Give the day it left, for instance 2026-11-26.' }) on!: string
+  @IsDay() on!: string
   @IsString() @MaxLength(500) note!: string
 }
 

@@ -7,7 +7,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsString,
   Length,
@@ -43,6 +42,7 @@ import {
 } from '#core/stores/tub/state'
 import { OrNull } from './or-null'
 import { Nested } from './nested'
+import { IsDay } from './moments'
 
 const hex = /^#[0-9a-f]{6}$/i
 
@@ -70,7 +70,7 @@ export class DescribeTub implements TubDescription {
   @IsNumber() @Min(0) @Max(10) density!: number
   @IsNumber() @Min(0) @Max(100) tinting!: number
   @IsNumber() @Min(0) @Max(10_000) price!: number
-  @OrNull() @IsISO8601({ strict: true }) @Length(10, 10) openedOn!: string | null
+  @OrNull() @IsDay() openedOn!: string | null
   @IsIn(tubConditions) condition!: TubCondition
   @OrNull() @Nested(() => Limits) limits!: Limits | null
   @IsString() @MaxLength(120) keptAt!: string

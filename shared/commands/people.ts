@@ -27,6 +27,9 @@ export class SetSecret {
 export class SignOut {
   /** True when nobody touched the station for long: taps on the way stay theirs. */
   @IsOptional() @IsBoolean() idle?: boolean
+
+  /** True when taps wait in this browser: they stay theirs. */
+  @IsOptional() @IsBoolean() waiting?: boolean
 }
 
 export class AddPerson {

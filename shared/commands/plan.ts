@@ -5,7 +5,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsString,
   Length,
@@ -20,6 +19,7 @@ import { orderSchools, sizeSchools, type OrderSchool, type SizeSchool } from '#c
 import { type StatedRate, type Work, works } from '#core/plan/work'
 import { OrNull } from './or-null'
 import { Nested } from './nested'
+import { IsDay } from './moments'
 
 class ProofsPromised {
   @IsInt() @Min(0) @Max(500) AP!: number
@@ -58,7 +58,7 @@ export class Plan implements EditionPlan {
   @OrNull() @IsInt() @Min(1400) @Max(2400) year!: number | null
   @IsIn(['roman', 'arabic']) numerals!: 'roman' | 'arabic'
   @IsString() @MaxLength(80) artist!: string
-  @OrNull() @IsISO8601() due!: string | null
+  @OrNull() @IsDay() due!: string | null
 }
 
 export class StartEdition {

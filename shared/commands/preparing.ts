@@ -7,7 +7,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsString,
   Length,
@@ -26,6 +25,7 @@ import { mostOutlines, type NamedOutline } from '#core/register/outlines'
 import { type Meeting, meetings, type RegisterPlan } from '#core/register/registration'
 import { OrNull } from './or-null'
 import { Nested } from './nested'
+import { IsDay } from './moments'
 
 /** Longest length anyone measures at a press, mm. */
 const longest = 5000
@@ -141,7 +141,7 @@ export class KeepBlock {
 export class RecordBlockState {
   @IsString() @Length(1, 64) blockId!: string
   @IsString() @MaxLength(120) name!: string
-  @IsISO8601() cutOn!: string
+  @IsDay() cutOn!: string
   @IsString() @MaxLength(1000) note!: string
   @OrNull() @Matches(/^[0-9a-f]{64}$/, { message: 'pictureId must be a picture handed in before' }) pictureId!:
     string | null

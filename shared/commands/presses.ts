@@ -9,7 +9,6 @@ import {
   IsNumber,
   IsString,
   Length,
-  Matches,
   Max,
   MaxLength,
   Min,
@@ -20,6 +19,7 @@ import { type PressKind, pressKinds } from '#core/press/kinds'
 import { type PressDescription, type PressUsers, pressUsers } from '#core/stores/press/state'
 import { Nested } from './nested'
 import { OrNull } from './or-null'
+import { IsDay } from './moments'
 
 class PackingLaid {
   @IsString() @Length(1, 60) name!: string
@@ -89,7 +89,7 @@ export class FindZero {
 }
 
 export class RatePress {
-  @Matches(/^\d{4}-\d{2}-\d{2}$/) from!: string
+  @IsDay() from!: string
   @IsNumber() @Min(0) @Max(100_000) hour!: number
 }
 

@@ -1,7 +1,8 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { type LossBy, roomLossesBy } from '#core/watch/losses'
-import { IsIn, IsInt, IsISO8601, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator'
+import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
+import { IsMoment } from '#shared/commands/moments'
 
 export const editionStates = ['planned', 'proving', 'pulling', 'numbering', 'signing', 'closed'] as const
 
@@ -29,15 +30,15 @@ export class LossesQuery {
 
 /** A span of time, its end left out, as ISO instants; and where the reader is, for the days. */
 export class ChargesQuery {
-  @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) from!: string
-  @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) until!: string
+  @IsMoment() from!: string
+  @IsMoment() until!: string
   @IsOptional() @IsString() @MaxLength(60) timeZone?: string
 }
 
 /** A span of time, a day or a year, its end left out, as ISO instants. */
 export class SpanQuery {
-  @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) from!: string
-  @IsISO8601({ strict: true }) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) until!: string
+  @IsMoment() from!: string
+  @IsMoment() until!: string
 }
 
 export class LiveQuery {

@@ -76,7 +76,10 @@ export interface SignInReply {
   address: string
   agent: string
   startedAt: string
+  /** When its person was last seen by it, or left. */
   seenAt: string
+  /** False when its person has left and it only vouches for taps still on their way. */
+  isOpen: boolean
   /** True for the asker's own. */
   isHere: boolean
 }
@@ -117,12 +120,19 @@ export interface CheckReply {
   breaks: { position: number; stream: string; what: string }[]
 }
 
+/** What a page seals its taps with, so that they count as their giver's whoever hands them in. Kept in memory alone. */
+export interface TapKey {
+  signInId: string
+  /** Base64url. */
+  key: string
+}
+
 export interface SessionReply {
   person: PersonReply | null
   /** This browser, as the server knows it. */
   device: string
-  /** That this person is signed in here: kept with taps, so that they stay theirs whoever hands them in. */
-  proof: string | null
+  /** For sealing this person's taps; null when nobody is signed in. */
+  tapKey: TapKey | null
   /** Someone else chose the secret: it is to be changed first. */
   mustChange: boolean
   /** Which ledger this is; another than before when it was put back to an earlier state. */

@@ -188,7 +188,7 @@ describe('an act in another’s name', () => {
       {},
       { device: client.device },
       { device: client.device, proof: `${v7()}.${'x'.repeat(43)}` },
-      { proof: merle.proof },
+      { proof: merle.tap(stream, 'pull', merle.pull(layerId, 4)).proof },
     ].entries()) {
       const answer = await merle.give(stream, 'pull', merle.pull(layerId, sheet + 1), { by: client.personId, ...more })
       expect(answer.status).toBe(200)
@@ -196,9 +196,8 @@ describe('an act in another’s name', () => {
     }
     // A tap of hers that the manager's browser kept and hands in, since she was signed in there.
     const shared = await merle.behind(server.url).signIn(merle.personId, 'kettle')
-    const { proof, device } = shared
+    const kept = shared.tap(stream, 'pull', shared.pull(layerId, 5))
     await shared.signIn(client.personId, 'net loft')
-    const kept = shared.envelope(stream, 'pull', shared.pull(layerId, 5), { by: merle.personId, device, proof })
     expect((await shared.send('POST', '/api/commands', kept)).status).toBe(200)
     expect((await pulls()).map(({ by, via }) => [by, via])).toEqual([
       ...Array.from({ length: 4 }, () => [merle.personId, null]),
@@ -214,9 +213,8 @@ describe('an act in another’s name', () => {
   it('does not outlive a sign-in that was ended', async () => {
     const jory = await client.person('Jory Flint', 'member')
     const { id, stream, layerId } = await jory.edition(2, 'Revoked')
-    const { proof, device, personId } = jory
+    const late = jory.tap(stream, 'pull', jory.pull(layerId, 1))
     await jory.send('DELETE', '/api/session', {})
-    const late = client.envelope(stream, 'pull', client.pull(layerId, 1), { by: personId, device, proof })
     expect((await client.send('POST', '/api/commands', late)).status).toBe(200)
     expect((await client.read(id)).state.pulls.at(-1)!.by).toBe(client.personId)
   })

@@ -140,7 +140,6 @@ test('a booking whose time has come leads to the press, and the phone shows the 
       const session = (await (await fetch('/api/session')).json()) as {
         person: { id: string }
         device: string
-        proof: string
       }
       const give = (type: string, data: object, commandId: string) =>
         fetch('/api/commands', {
@@ -150,7 +149,6 @@ test('a booking whose time has come leads to the press, and the phone shows the 
             commandId,
             device: `${session.device}~test`,
             by: session.person.id,
-            proof: session.proof,
             occurredAt: new Date().toISOString(),
             type,
             stream: 'calendar',

@@ -1,4 +1,6 @@
 import { defineAct } from '../../ground/act'
+import { edition } from '../../edition/stream'
+import { isNamed } from '../../edition/who'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
 import { station } from '../../station/stream'
@@ -7,6 +9,7 @@ import { studio } from '../../stores/studio/stream'
 import { placeFault } from '../bookable'
 import { bookingFault } from '../booking-fault'
 import { booked } from '../events/booked'
+import { longPast } from '../kept'
 import type { BookingSaid, CalendarState } from '../state'
 import { calendar } from '../stream'
 
@@ -14,16 +17,27 @@ interface Booked {
   bookings: BookingSaid[]
 }
 
+const editionsOf = (bookings: readonly BookingSaid[]) =>
+  [...new Set(bookings.flatMap(({ editionId }) => editionId ?? []))].map((id) => edition.of(id))
+
 /** Places are booked, all of them or none: one by hand, or those a timetable proposes. */
 export const book = defineAct(calendar, 'book', anyone, {
   needs: ({ bookings }: Booked) => ({
     room: studio.of(),
     presses: bookings.map(({ placeId }) => press.of(placeId)),
     stations: bookings.map(({ placeId }) => station.of(placeId)),
+    editions: editionsOf(bookings),
   }),
   events: [booked],
-  rule: ({ calendar, room, presses, stations }, { bookings }: Booked, { personId, role, occurredAt }) => {
+  rule: ({ calendar, room, presses, stations, editions }, { bookings }: Booked, { personId, role, occurredAt }) => {
     if (bookings.length === 0) return refuse('nothing-booked', 'Say what is to be booked.', 'bookings')
+    const others = editions.find((one) => one.plan !== null && !isStaff(role) && !isNamed(one, personId))
+    if (others)
+      return refuse(
+        'not-theirs',
+        `${others.title} is another’s edition. Book for one of your own, or without naming an edition.`,
+        'editionId',
+      )
     let seen: CalendarState = calendar
     for (const [i, one] of bookings.entries()) {
       if (one.personId !== personId && !isStaff(role))
@@ -37,6 +51,7 @@ export const book = defineAct(calendar, 'book', anyone, {
       const held = { ...one, at: occurredAt, position: 0, by: personId, via: null }
       seen = { ...seen, bookings: [...seen.bookings, held] }
     }
-    return bookings.map((one) => booked.on(calendar, one))
+    const forgotten = longPast(calendar, occurredAt)
+    return bookings.map((one, i) => booked.on(calendar, { ...one, ...(i === 0 && forgotten ? { forgotten } : {}) }))
   },
 })

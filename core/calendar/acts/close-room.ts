@@ -3,17 +3,21 @@ import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
 import { closureFault } from '../closure-fault'
 import { closureSaid } from '../events/closure-said'
+import { longPast } from '../kept'
 import type { ClosureSaid } from '../state'
 import { calendar } from '../stream'
 
 /** The room is closed for some days, as staff say; or somebody is away, as they say themselves. Bookings in it stay, and are told. */
 export const closeRoom = defineAct(calendar, 'close-room', anyone, {
   events: [closureSaid],
-  rule: ({ calendar }, data: ClosureSaid, { role, personId, commandId }) => {
+  rule: ({ calendar }, data: ClosureSaid, { role, personId, commandId, occurredAt }) => {
     if (!isStaff(role) && data.personId !== personId)
       return refuse('not-theirs', 'Staff close the room; others say when they are away themselves.', 'personId')
+    const forgotten = longPast(calendar, occurredAt)
     return (
-      closureFault(data, calendar.timeZone) ?? [closureSaid.on(calendar, { ...data, closureId: commandId, source: '' })]
+      closureFault(data, calendar.timeZone) ?? [
+        closureSaid.on(calendar, { ...data, closureId: commandId, source: '', ...(forgotten ? { forgotten } : {}) }),
+      ]
     )
   },
 })

@@ -1,7 +1,7 @@
 import { defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { changed } from '../../ground/fold'
-import { keptAt } from '../kept'
+import { type Forgotten, withoutForgotten } from '../kept'
 import type { ClosureSaid } from '../state'
 import { calendar } from '../stream'
 
@@ -9,8 +9,12 @@ import { calendar } from '../stream'
 export const closureSaid = defineEvent(
   calendar,
   'closure-said',
-  (state, { closureId, ...said }: ClosureSaid & { closureId: string; source: string }, event) => {
-    const { closures, bookings } = keptAt(state, event)
+  (
+    state,
+    { closureId, forgotten, ...said }: ClosureSaid & { closureId: string; source: string; forgotten?: Forgotten },
+    event,
+  ) => {
+    const { closures, bookings } = withoutForgotten(state, forgotten)
     return changed(state, {
       bookings,
       closures: [

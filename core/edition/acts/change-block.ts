@@ -8,6 +8,7 @@ import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
+import { madeFor, notTheirBlock } from '../whose-block'
 
 interface BlockChanged {
   blockId: string
@@ -21,9 +22,12 @@ const blockChanged = defineEvent(edition, 'block-changed', (state, { blockId, bl
 /** What is said of a block is put right. */
 export const changeBlock = defineAct(edition, 'change-block', theirs, {
   needs: (data: BlockChanged) => ({ book: block.of(data.blockId) }),
+  leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [blockChanged, blockWritten],
-  rule: ({ edition, book }, data: BlockChanged) => {
+  rule: ({ edition, book, owners }, data: BlockChanged, context) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
+    const others = notTheirBlock(owners, context)
+    if (others) return others
     const fault = blockFault(data.block)
     if (fault) return refuseFault('block-unfit', fault)
     return [

@@ -8,6 +8,7 @@ import { block } from '../../stores/block/stream'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
+import { madeFor, notTheirBlock } from '../whose-block'
 
 interface Closed {
   note: string
@@ -54,8 +55,9 @@ export const close = defineAct(edition, 'close', theirs, {
   asksAgain: true,
   guarded: true,
   needs: ({ blockIds }: Asked) => ({ blocks: blockIds.map(block.of) }),
+  leadsTo: ({ blocks }, { block: end }) => ({ owners: isCancelled(end) ? madeFor(blocks) : [] }),
   events: [editionClosed, blockCancelled],
-  rule: ({ edition, blocks }, { note, block, blockIds }: Asked) => {
+  rule: ({ edition, blocks, owners }, { note, block, blockIds }: Asked, context) => {
     const known = new Set(blockIds)
     if (
       known.size !== blockIds.length ||
@@ -63,7 +65,7 @@ export const close = defineAct(edition, 'close', theirs, {
       edition.blocks.some(({ id }) => !known.has(id))
     )
       return refuse('stale', 'Its blocks are others than when you looked. Reload the page, then do it again.')
-    const unfit = unfinished(edition) ?? saidOtherwise(block, blocks)
+    const unfit = unfinished(edition) ?? saidOtherwise(block, blocks) ?? notTheirBlock(owners, context)
     if (unfit) return unfit
     const scored = isCancelled(block) ? blocks.filter(({ cancelled }) => !cancelled) : []
     return [

@@ -8,6 +8,7 @@ import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
+import { madeFor, notTheirBlock } from '../whose-block'
 
 interface Exposure {
   blockId: string
@@ -24,9 +25,12 @@ const exposureFound = defineEvent(edition, 'exposure-found', (state, { blockId, 
 /** The exposure of a plate is found by its step test. */
 export const findExposure = defineAct(edition, 'find-exposure', theirs, {
   needs: (data: Exposure) => ({ book: block.of(data.blockId) }),
+  leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [exposureFound, blockWritten],
-  rule: ({ edition, book }, data: Exposure, context) => {
+  rule: ({ edition, book, owners }, data: Exposure, context) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
+    const others = notTheirBlock(owners, context)
+    if (others) return others
     const { exposure, firstHolding, steps } = data.exposure
     if (!(exposure > 0)) return refuse('exposure-missing', 'Give the exposure in seconds, above 0.', 'exposure')
     if (firstHolding !== null && firstHolding >= steps.length)

@@ -1,5 +1,6 @@
 import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
+import { isStaff } from '../../ground/who'
 import type { StudioState } from '../../stores/studio/state'
 import { studio } from '../../stores/studio/stream'
 import { type Named, printersNamed } from '../events/printers-named'
@@ -15,7 +16,9 @@ const isHere = (room: StudioState, id: string) => room.people[id]?.active === tr
 export const namePrinters = defineAct(edition, 'name-printers', theirsSignedOff, {
   needs: () => ({ room: studio.of() }),
   events: [printersNamed],
-  rule: ({ edition, room }, { artistId, printerIds }: Named) => {
+  rule: ({ edition, room }, { artistId, printerIds }: Named, { role }) => {
+    if (edition.assignment !== null && !isStaff(role))
+      return refuse('not-allowed', 'This edition belongs to a class: its instructor names who prints it.', 'printerIds')
     const before = new Set([edition.artistId, ...edition.printerIds])
     const ids = [...new Set(printerIds)]
     const fresh = [artistId, ...ids].filter((id): id is string => id !== null && !before.has(id))

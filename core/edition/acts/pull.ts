@@ -1,11 +1,12 @@
 import { defineAct, defineEvent } from '../../ground/act'
+import type { Context } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { studio } from '../../stores/studio/stream'
 import { gateObjection } from '../gates'
 import { recordPull } from '../edit'
 import { layerOf } from '../layer'
-import { type Objection, pullObjection } from '../objection'
-import type { PullData, PullSaid } from '../pull'
+import { pullObjection } from '../objection'
+import type { Objection, PullData, PullSaid } from '../pull'
 import { unknownFault, unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
@@ -15,8 +16,8 @@ const pulled = defineEvent(edition, 'pulled', (state, data: PullData, event) => 
 const pullDisputed = defineEvent(
   edition,
   'pull-disputed',
-  (state, { rule, message, ...data }: PullData & Objection, event) =>
-    recordPull(state, data, event, { rule, message, settled: false }),
+  (state, { rule, message, claimedBy, ...data }: PullData & Objection, event) =>
+    recordPull(state, data, event, { rule, message, settled: false, ...(claimedBy ? { claimedBy } : {}) }),
 )
 
 /**
@@ -25,6 +26,7 @@ const pullDisputed = defineEvent(
  */
 export const pull = defineAct(edition, 'pull', theirs, {
   late: true,
+  bearsDoubt: true,
   needs: () => ({ room: studio.of() }),
   events: [pulled, pullDisputed],
   rule: ({ edition, room }, data: PullSaid, context) => {
@@ -48,7 +50,19 @@ export const pull = defineAct(edition, 'pull', theirs, {
         ? data.setupSeq
         : (layer.setups.at(-1)?.seq ?? 0),
     }
-    const objection = pullObjection(edition, layer, laid) ?? gateObjection(edition, layer, laid, room, context)
+    const objection =
+      doubt(context) ?? pullObjection(edition, layer, laid) ?? gateObjection(edition, layer, laid, room, context)
     return objection ? [pullDisputed.on(edition, { ...laid, ...objection })] : [pulled.on(edition, laid)]
   },
 })
+
+/** Handed in by one person in the name of another, who cannot be asked. */
+function doubt({ claimed }: Context): Objection | null {
+  return claimed
+    ? {
+        rule: 'unproved',
+        message: 'Handed in by somebody else, and nothing proves whose pull it is. Ask both, then settle it.',
+        claimedBy: claimed.personId,
+      }
+    : null
+}

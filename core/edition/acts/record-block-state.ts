@@ -8,6 +8,7 @@ import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
+import { madeFor, notTheirBlock } from '../whose-block'
 
 interface Cut extends Omit<BlockCut, 'stateId'> {
   blockId: string
@@ -23,9 +24,12 @@ const blockStateRecorded = defineEvent(
 /** A block is looked at as it is cut now: a picture or a rubbing, and what was cut. */
 export const recordBlockState = defineAct(edition, 'record-block-state', theirs, {
   needs: (data: Cut) => ({ book: block.of(data.blockId) }),
+  leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [blockStateRecorded, blockWritten],
-  rule: ({ edition, book }, data: Cut, context) => {
+  rule: ({ edition, book, owners }, data: Cut, context) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
+    const others = notTheirBlock(owners, context)
+    if (others) return others
     const name = data.name.trim()
     if (name === '')
       return refuse('name-missing', 'Say what was cut, for instance “second state, sky cleared”.', 'name')

@@ -8,6 +8,7 @@ import { editBlock } from '../edit'
 import { unknownBlock } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
+import { madeFor, notTheirBlock } from '../whose-block'
 
 interface InkedShare {
   blockId: string
@@ -23,9 +24,12 @@ const inkedShareFound = defineEvent(edition, 'inked-share-found', (state, { bloc
 /** How much of a block carries ink, read from a picture or typed. */
 export const setInkedShare = defineAct(edition, 'set-inked-share', theirs, {
   needs: (data: InkedShare) => ({ book: block.of(data.blockId) }),
+  leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [inkedShareFound, blockWritten],
-  rule: ({ edition, book }, data: InkedShare) => {
+  rule: ({ edition, book, owners }, data: InkedShare, context) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
+    const others = notTheirBlock(owners, context)
+    if (others) return others
     const { blockId, share, reading } = data
     if (!(share >= 0 && share <= 1))
       return refuse('share-range', 'The inked share lies between 0 and 100 % of the block.', 'share')

@@ -1,18 +1,20 @@
 import { defineAct, defineEvent } from '../../ground/act'
+import type { Context } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
+import { isStaff } from '../../ground/who'
 import { mostImages } from '../../paper/piece'
 import { noEdges } from '../../paper/tear-request'
 import { lotAdded } from '../../stores/lot/events/lot-added'
 import { lotTorn } from '../../stores/lot/events/lot-torn'
-import { inHand, type LotState, rationOf } from '../../stores/lot/state'
+import { inHand, type LotState, type Ration, rationOf } from '../../stores/lot/state'
 import { lot } from '../../stores/lot/stream'
 import { dayGate, paperGate } from '../gates'
 import { sheetSpoiled } from '../events/sheet-spoiled'
 import { blankPieces, type Torn } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
-import { theirs } from '../who'
+import { isNamed, theirs } from '../who'
 
 interface OffcutsKept {
   lotId: string
@@ -72,7 +74,7 @@ export const tear = defineAct(edition, 'tear', theirs, {
       countsFault(edition, lot, data) ??
       dayGate(edition, asker) ??
       (lot.use === 'edition' ? paperGate(edition, asker) : null) ??
-      rationFault(lot, data) ??
+      rationFault(edition, lot, data, asker) ??
       offcutsFault(offcutLots, kept) ?? [
         lotTorn.on(lot, { editionStream: edition.stream, sheets: lotSheets, pieces, rationId }),
         sheetsTorn.on(edition, {
@@ -121,16 +123,33 @@ function countsFault(edition: EditionState, lot: LotState, data: Tear): Refused 
   return null
 }
 
-function rationFault(lot: LotState, { rationId, lotSheets }: Tear): Refused | null {
+function rationFault(
+  edition: EditionState,
+  lot: LotState,
+  { rationId, lotSheets }: Tear,
+  asker: Context,
+): Refused | null {
   if (rationId === null) return null
   const ration = rationOf(lot, rationId)
   if (!ration) return refuse('unknown-ration', 'That paper was not given out from this lot. Choose again.', 'rationId')
+  if (!mayTearFrom(edition, ration, asker))
+    return refuse(
+      'not-theirs',
+      'That paper was given out to somebody else. Tear from your own, or from the shelf.',
+      'rationId',
+    )
   if (lotSheets <= inHand(ration)) return null
   return refuse(
     'more-than-in-hand',
     `${inHand(ration)} sheets of ${lot.name} are in the person’s hands; ${lotSheets} were torn. Give out more first, or tear from the shelf.`,
     'lotSheets',
   )
+}
+
+/** Paper in somebody's hands is theirs; of a class's group, whose edition it is for, any of the group tears it. */
+function mayTearFrom(edition: EditionState, { personId }: Ration, asker: Context): boolean {
+  const isGroups = edition.assignment !== null && isNamed(edition, personId)
+  return isStaff(asker.role) || personId === asker.personId || isGroups
 }
 
 /** Offcuts by the lot they become, those named twice summed; null when one lot would hold two sizes. */

@@ -10,6 +10,7 @@ import { printedFrom } from '../events/printed-from'
 import { toldOf } from '../related'
 import { edition } from '../stream'
 import { theirs } from '../who'
+import { madeFor, notTheirBlock } from '../whose-block'
 
 interface Used {
   blockId: string
@@ -20,14 +21,17 @@ interface Used {
 /** A block of an earlier edition is taken in hand for this one; each names the other in its record (craft step 15). */
 export const useBlock = defineAct(edition, 'use-block', theirs, {
   needs: ({ blockId, editionIds }: Used) => ({ block: block.of(blockId), others: editionIds.map(edition.of) }),
+  leadsTo: ({ block }) => ({ owners: madeFor([block]) }),
   events: [blockUsed, blockWritten, printedFrom, printedAgain],
-  rule: ({ edition, block, others }, { blockId }: Used) => {
+  rule: ({ edition, block, others, owners }, { blockId }: Used, context) => {
     if (block.book === null)
       return refuse(
         'unknown-block',
         'That block is not in the store. Choose it from the list, or prepare a new one.',
         'blockId',
       )
+    const anothers = notTheirBlock(owners, context)
+    if (anothers) return anothers
     if (block.cancelled)
       return refuse(
         'cancelled',

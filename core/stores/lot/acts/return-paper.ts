@@ -1,7 +1,7 @@
 import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
-import { anyone } from '../../../ground/who'
+import { anyone, isStaff } from '../../../ground/who'
 import { rationChanged, unknownRation } from '../ration'
 import { inHand, rationOf } from '../state'
 import { lot } from '../stream'
@@ -21,9 +21,11 @@ const paperReturned = defineEvent(lot, 'paper-returned', (state, { rationId, she
 /** Sheets that were given out come back to the shelf. */
 export const returnPaper = defineAct(lot, 'return-paper', anyone, {
   events: [paperReturned],
-  rule: ({ lot }, data: Returned) => {
+  rule: ({ lot }, data: Returned, { personId, role }) => {
     const ration = rationOf(lot, data.rationId)
     if (!ration) return unknownRation()
+    if (ration.personId !== personId && !isStaff(role))
+      return refuse('not-theirs', 'Whoever was given that paper brings it back, or staff.', 'rationId')
     if (data.sheets > inHand(ration))
       return refuse(
         'more-than-in-hand',

@@ -1,0 +1,25 @@
+import { defineAct } from '../../ground/act'
+import { reasonMissing, refuse } from '../../ground/refusal'
+import { printers } from '../../ground/who'
+import { blockCancelled } from '../../stores/block/events/block-cancelled'
+import { block } from '../../stores/block/stream'
+import { madeFor, notTheirBlock } from '../whose-block'
+
+interface Cancelled {
+  reason: string
+}
+
+/** A block is scored, by those whose it is, so that no more than the edition can ever be printed from it. It is not undone. */
+export const cancelBlock = defineAct(block, 'cancel-block', printers, {
+  guarded: true,
+  leadsTo: ({ block }) => ({ owners: madeFor([block]) }),
+  events: [blockCancelled],
+  rule: ({ block, owners }, { reason }: Cancelled, context) => {
+    const anothers = notTheirBlock(owners, context)
+    if (anothers) return anothers
+    if (block.cancelled) return refuse('cancelled', 'This block is cancelled already.')
+    return reason.trim() === ''
+      ? reasonMissing('Say how and why it is cancelled, for instance “scored across, edition complete”.')
+      : [blockCancelled.on(block, { reason: reason.trim() })]
+  },
+})
