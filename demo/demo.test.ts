@@ -12,6 +12,7 @@ import { allBreaks } from '../server/database/breaks'
 import { listEditions, readEdition, readStores } from '../server/services/editions'
 import { readFloor } from '../server/services/floor'
 import { loadDemo } from '../server/services/load-demo'
+import { viewerOf } from '../server/services/session'
 import { takeCommand } from '../server/services/take-command'
 import { openPressroom, type Pressroom } from '../server/services/pressroom'
 
@@ -19,6 +20,8 @@ let room: Pressroom
 const now = Date.now()
 let editions: EditionState[]
 const named = (title: string) => editions.find((edition) => edition.title === title)!
+
+const manager = () => viewerOf(room.people.get(room.people.all().find(({ role }) => role === 'manager')!.id)!)
 
 beforeAll(async () => {
   room = await openPressroom(mkdtempSync(join(tmpdir(), 'ample-tally-demo-')), true)
@@ -92,7 +95,7 @@ describe('the demo pressroom', () => {
   })
 
   it('has something true to show on the floor', async () => {
-    const floor = await readFloor(room, Date.now())
+    const floor = await readFloor(room, manager(), Date.now())
     expect(floor.running.map((edition) => edition.title)).toContain('Harbour Scales')
     expect(floor.running.map((edition) => edition.title)).not.toContain('Bakery Door')
     expect(floor.decisions.map((decision) => `${decision.what} → ${decision.stop}`)).toEqual(
@@ -178,7 +181,7 @@ describe('the demo pressroom', () => {
 
   it('is short of what its editions take more of than is there', async () => {
     const shortOf = async () =>
-      Object.fromEntries((await readFloor(room, Date.now())).short.map((one) => [one.what, one.why]))
+      Object.fromEntries((await readFloor(room, manager(), Date.now())).short.map((one) => [one.what, one.why]))
     const person = room.people.get(room.people.all().find(({ role }) => role === 'manager')!.id)!
     const give = (stream: string, type: string, data: object) =>
       takeCommand(

@@ -39,14 +39,18 @@ class FakeChannel {
 
 const at = (position: number) => ({ position }) as LedgerEvent
 
-function tab(from: number) {
+const mine = 'ledger ansa'
+
+function tab(from: number, whose = mine) {
   const heard: (number | string)[] = []
   const stream = new SharedStream({
     stored: ({ position }) => heard.push(position),
     reload: () => heard.push('reload'),
+    anew: (name) => heard.push(`anew ${name}`),
+    other: () => heard.push('other'),
     connected: () => {},
   })
-  stream.follow(from)
+  stream.follow(from, whose)
   // Over plain HTTP a tab makes sure of its lease before it leads.
   vi.advanceTimersByTime(3_000)
   return { stream, heard }
@@ -55,6 +59,9 @@ function tab(from: number) {
 const stored = (...positions: number[]) => {
   for (const position of positions) FakeSource.open[0]!.say('stored', JSON.stringify(at(position)))
 }
+
+const beat = (lineage = 'ledger', personId = 'ansa') =>
+  FakeSource.open[0]!.say('beat', JSON.stringify({ lineage, personId }))
 
 beforeEach(() => {
   vi.useFakeTimers()
@@ -119,7 +126,7 @@ describe('tabs of one browser', () => {
     }
     expect(waits[0]).toBeLessThan(1_600)
     expect(waits[5]).toBeGreaterThan(10_000)
-    FakeSource.open[0]!.say('open')
+    beat()
     FakeSource.open[0]!.say('error')
     vi.advanceTimersByTime(1_600)
     expect(FakeSource.open).toHaveLength(1)
@@ -140,5 +147,51 @@ describe('tabs of one browser', () => {
     vi.advanceTimersByTime(41_000)
     FakeSource.open.at(-1)!.say('stored', JSON.stringify(at(11)))
     expect(second.heard).toEqual([11])
+  })
+
+  it('go on over what is not theirs to see, and hear what became theirs', () => {
+    const tabs = [tab(10), tab(10)]
+    stored(11)
+    FakeSource.open[0]!.say('passed', '[12,40]')
+    stored(41)
+    FakeSource.open[0]!.say('anew', '{"stream":"edition:e","position":41}')
+    for (const { heard, stream } of tabs) expect([heard, stream.position]).toEqual([[11, 41, 'anew edition:e'], 41])
+    // One that comes late is passed the same, the stretch too.
+    const late = tab(20)
+    expect(late.heard).toEqual([41, 'anew edition:e'])
+  })
+
+  it('lead nobody once the server speaks of another ledger, or to another person', () => {
+    for (const [lineage, personId] of [
+      ['restored', 'ansa'],
+      ['ledger', 'tam'],
+    ]) {
+      const [first, second] = [tab(10), tab(10)]
+      beat()
+      expect([first.heard, second.heard]).toEqual([[], []])
+      beat(lineage, personId)
+      expect([first.heard, FakeSource.open]).toEqual([['other'], []])
+      first.stream.close()
+      second.stream.close()
+      FakeSource.open = []
+      FakeChannel.all = []
+      vi.stubGlobal('localStorage', fakeStorage())
+    }
+  })
+
+  it('of another person hear nothing of what this one is told', () => {
+    const [ansa, tam] = [tab(10), tab(10, 'ledger tam')]
+    stored(11)
+    expect([ansa.heard, tam.heard]).toEqual([[11], []])
+  })
+
+  it('start over for another person, on the very page', () => {
+    const { stream, heard } = tab(10)
+    stored(11, 12)
+    stream.follow(5, 'ledger tam')
+    vi.advanceTimersByTime(3_000)
+    expect(FakeSource.open.map(({ after }) => after)).toEqual([5])
+    stored(6)
+    expect(heard).toEqual([11, 12, 6])
   })
 })

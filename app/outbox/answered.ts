@@ -1,5 +1,5 @@
 import type { CommandRequest } from '#shared/commands/envelope'
-import { type Answered, keepCopy, readCopy, withKept } from './kept'
+import { type Answered, keepCopy, letGoOfPages, readCopy, withKept } from './kept'
 
 /** Stored commands that are kept: an evening's work at a busy press. */
 const mostKept = 2_000
@@ -36,16 +36,9 @@ export async function missingFrom(lineage: Lineage): Promise<CommandRequest[]> {
     await keepCopy('lineage', lineage.id)
     return []
   }
-  const lost = await withKept(async (db) => {
-    const tx = db.transaction(['copies', 'since', 'answered'], 'readwrite')
-    for (const key of await tx.objectStore('copies').getAllKeys())
-      if (String(key).includes(':')) await tx.objectStore('copies').delete(key)
-    await tx.objectStore('since').clear()
-    const all = await tx.objectStore('answered').getAll()
-    await tx.done
-    return all.filter((one) => one.lineage !== lineage.id && one.position > lineage.from)
-  }).catch((): Answered[] => [])
-  return lost.map(({ command }) => command)
+  await letGoOfPages()
+  const all = await withKept((db) => db.getAll('answered')).catch((): Answered[] => [])
+  return all.filter((one) => one.lineage !== lineage.id && one.position > lineage.from).map(({ command }) => command)
 }
 
 /** From now on this is the ledger that is known here; while it is the one that was, nothing is let go. */

@@ -114,6 +114,24 @@ async function forgetKeys(tx: IDBPTransaction<Kept, StoreNames<Kept>[], 'version
 
 const eventsOf = (stream: string, to: number) => IDBKeyRange.bound([stream, 0], [stream, to])
 
+/** What is kept of pages is as one person sees them: when another is here, it goes. */
+export async function copiesAreOf(personId: string): Promise<void> {
+  if ((await readCopy<string>('copies of')) === personId) return
+  await letGoOfPages()
+  await keepCopy('copies of', personId)
+}
+
+/** Let go of what is kept of pages. */
+export async function letGoOfPages(): Promise<void> {
+  await withKept(async (db) => {
+    const tx = db.transaction(['copies', 'since'], 'readwrite')
+    for (const key of await tx.objectStore('copies').getAllKeys())
+      if (String(key).includes(':')) await tx.objectStore('copies').delete(key)
+    await tx.objectStore('since').clear()
+    await tx.done
+  }).catch(() => undefined)
+}
+
 /** Keep one event beside the copy of its stream: a copy of a long edition is too dear to write at every stroke. */
 export async function keepEvent(event: LedgerEvent): Promise<void> {
   await withKept((db) => db.put('since', event)).catch(() => undefined)

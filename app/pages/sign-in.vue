@@ -66,7 +66,10 @@ async function goOn() {
     <div class="buttons">
       <VBtn type="submit" :loading="busy">Sign in</VBtn>
       <VBtn v-if="session.person" class="quiet" to="/">Stay {{ session.person.name }}</VBtn>
-      <VBtn v-if="session.person && !session.session?.demo" class="quiet" @click="giving(() => session.signOut())"
+      <VBtn
+        v-if="session.person && !session.session?.demo"
+        class="quiet"
+        @click="giving(() => session.signOut(false, outbox.unsent > 0))"
         >Sign out</VBtn
       >
     </div>

@@ -180,7 +180,12 @@ export const useEdition = defineStore('edition', () => {
     if (await keepCopy(state.stream, copy)) await dropEvents(state.stream, state.seq)
   }
 
-  live.listen(onStored, () => void fetchStored())
+  live.listen(
+    onStored,
+    () => void fetchStored(),
+    // It was named to us otherwise: what is seen of it is another.
+    (stream) => void (stream === `edition:${id.value}` && fetchStored()),
+  )
 
   outbox.onAnswer((command, result) => {
     if (command.stream !== `edition:${id.value}`) return

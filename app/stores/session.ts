@@ -7,7 +7,7 @@ import type { CommandRequest } from '#shared/commands/envelope'
 import type { CommandReply, PersonReply, SessionReply } from '#shared/replies/replies'
 import { api, ApiError } from '~/composables/api'
 import { keepAnswered } from '~/outbox/answered'
-import { keepCopy, readCopy } from '~/outbox/kept'
+import { copiesAreOf, keepCopy, readCopy } from '~/outbox/kept'
 import { holdTapKey } from '~/outbox/tap-seal'
 import { useSure } from './sure'
 
@@ -43,7 +43,7 @@ export const useSession = defineStore('session', () => {
 
   async function load(): Promise<void> {
     try {
-      take(await api<SessionReply>('/api/session'))
+      await take(await api<SessionReply>('/api/session'))
     } catch (error) {
       // A dead server must not keep a printer from the bench: the last session known here stands until it is back.
       if (!(error instanceof ApiError) || !error.unreachable) throw error
@@ -56,42 +56,46 @@ export const useSession = defineStore('session', () => {
     await keepCopy('people', JSON.parse(JSON.stringify(people.value)))
   }
 
-  function take({ tapKey, ...reply }: SessionReply): void {
+  async function take({ tapKey, ...reply }: SessionReply): Promise<void> {
     holdTapKey(tapKey)
-    keep(reply)
+    await keep(reply)
   }
 
-  function keep(here: SessionHere): void {
+  async function keep(here: SessionHere): Promise<void> {
     session.value = here
+    if (here.person) await copiesAreOf(here.person.id)
     void keepCopy('session', JSON.parse(JSON.stringify(here)))
   }
 
   /** @param own true on a device of the person's own, which does not go idle */
   async function signIn(personId: string, secret: string, own = false): Promise<void> {
-    take(await api<SessionReply>('/api/session', 'POST', { personId, secret, own }))
+    await take(await api<SessionReply>('/api/session', 'POST', { personId, secret, own }))
   }
 
-  /** @param idle true when nobody touched the station for long */
-  async function signOut(idle = false): Promise<void> {
+  /**
+   * @param idle true when nobody touched the station for long
+   * @param waiting true when taps wait here: they stay this person's
+   */
+  async function signOut(idle = false, waiting = false): Promise<void> {
     const nobody = { person: null, tapKey: null, mustChange: false }
     // Nobody is there any more: what seals this person's taps goes also while the server is away.
-    if (idle && session.value) take({ ...session.value, ...nobody })
-    await api('/api/session', 'DELETE', { idle, waiting: useOutbox().unsent > 0 })
-    if (session.value) take({ ...session.value, ...nobody })
+    if (idle && session.value) await take({ ...session.value, ...nobody })
+    await api('/api/session', 'DELETE', { idle, waiting })
+    if (session.value) await take({ ...session.value, ...nobody })
   }
 
   async function setUp(form: object): Promise<void> {
-    take(await api<SessionReply>('/api/setup', 'POST', form))
+    await take(await api<SessionReply>('/api/setup', 'POST', form))
   }
 
   /** A pressroom from a studio file that was read: its manager opens it. */
   async function takeStudioFile(form: object): Promise<void> {
-    take(await api<SessionReply>('/api/bringing-in/take', 'POST', form))
+    await take(await api<SessionReply>('/api/bringing-in/take', 'POST', form))
   }
 
   async function setOwnSecret(before: string, secret: string): Promise<void> {
     await api(`/api/people/${person.value!.id}/secret`, 'PUT', { before, secret })
-    if (session.value) keep({ ...session.value, mustChange: false })
+    if (session.value) await keep({ ...session.value, mustChange: false })
   }
 
   const isManager = computed(() => person.value?.role === 'manager')

@@ -1,7 +1,7 @@
 import { readFloor } from '../services/floor'
-import { asking } from '../services/session'
+import { asking, viewerOf } from '../services/session'
 
 export default defineEventHandler(async (event) => {
-  const { room } = await asking(event)
-  return await readFloor(room, Date.now())
+  const { room, person } = await asking(event)
+  return await readFloor(room, viewerOf(person), Date.now())
 })

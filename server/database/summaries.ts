@@ -10,6 +10,7 @@ import { setupInForce } from '#core/edition/layer'
 import type { EditionState } from '#core/edition/state'
 import { streamId, streamKind } from '#core/ground/envelope'
 import { emptyState, fold, type StreamState } from '#core/house/streams'
+import { ownersOf } from '#core/house/who-sees'
 import { type EditionPlan, goal, planDefaults } from '#core/plan/plan'
 import type { EditionPasses } from '#core/plan/shop-record'
 import { passesOf } from '#core/edition/passes'
@@ -41,7 +42,7 @@ import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
-export const summaryVersion = 18
+export const summaryVersion = 19
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
@@ -66,6 +67,8 @@ export interface StoredEditionSummary extends Omit<EditionSummary, 'chance' | 'c
     EditionPlan,
     'method' | 'work' | 'expected' | 'finishing' | 'size' | 'sizeSchool' | 'proofs' | 'start'
   >
+  /** Whose it is: its artist and printers. */
+  personIds: string[]
   /** What a set-up of it is found by beside what was set: of the whole edition, and the inks of each layer. */
   printedWith: { all: string; inks: Record<string, string> }
 }
@@ -146,6 +149,7 @@ function editionSummary(state: EditionState): StoredEditionSummary {
     passes: passesOf(state),
     stack: stackOf(state),
     reckoning: { method, work, expected, finishing, size, sizeSchool, proofs, start },
+    personIds: [...(ownersOf(state) ?? [])],
     piece,
     asks: openAsks(state).map(({ what, by, at }) => ({
       what,

@@ -1,9 +1,12 @@
 import type { EditionState } from '#core/edition/state'
+import { isStaff } from '#core/ground/who'
+import { seenState, shareOf, type Viewer } from '#core/house/who-sees'
 import type { StudioState } from '#core/stores/studio/state'
 import type {
   BatchSummary,
   BlockSummary,
   EditionReply,
+  EditionSummary,
   EditionsReply,
   LotSummary,
   PressSummary,
@@ -60,7 +63,15 @@ export async function listEditions(room: Pressroom, query: EditionsQuery): Promi
   }
 }
 
-/** One edition as it stands, with the ledger position it stands for. */
+/** Lines of the list as somebody sees them: what is asked of staff is for them, and for whoever asked. */
+export const linesFor = ({ role, personId }: Viewer, lines: readonly EditionSummary[]): EditionSummary[] =>
+  lines.map((line) => (isStaff(role) ? line : { ...line, asks: line.asks.filter(({ by }) => by === personId) }))
+
+/** An edition's state as somebody sees it. */
+export const editionFor = (room: Pressroom, state: EditionState, viewer: Viewer): EditionState =>
+  seenState(state, shareOf(viewer, state.stream, room.owners.isOwn))!
+
+/** One edition as it stands, all of it, with the ledger position it stands for. */
 export async function readEdition(room: Pressroom, id: string): Promise<EditionReply> {
   const stream = `edition:${id}`
   // Taken before the state is read: events stored in between are sent again, which the browser leaves out by `seq`.

@@ -1,6 +1,7 @@
 import { sheetWords } from '#core/edition/sheet-words'
 import type { EditionState } from '#core/edition/state'
 import { streamId } from '#core/ground/envelope'
+import { shareOf, type Viewer } from '#core/house/who-sees'
 import { type Asked, asked } from '#core/print/asked-number'
 import type { Series } from '#core/print/series'
 import type { EditionSummary, FindReply, Found, PressSummary } from '#shared/replies/replies'
@@ -21,16 +22,21 @@ interface Line {
 /** Words of a search as the index understands them: each begins a word, whatever signs stand in it. */
 const pattern = (words: readonly string[]) => words.map((word) => `"${word.replaceAll('"', '""')}"*`).join(' AND ')
 
-async function linesFor(room: Pressroom, words: readonly string[]): Promise<Line[]> {
+async function linesFor(room: Pressroom, words: readonly string[], viewer: Viewer): Promise<Line[]> {
   // Signs alone are no word of the index.
   const spoken = words.filter((word) => /[\p{L}\p{N}]/u.test(word))
   if (spoken.length === 0) return []
-  return await rows<Line>(
+  const lines = await rows<Line>(
     room.db.reader,
     `SELECT s.stream, s.kind, s.title, s.data FROM finds JOIN summaries AS s ON s.stream = finds.stream
-     WHERE finds MATCH $1 ORDER BY s.kind <> 'edition', s.changed_at DESC LIMIT ${most}`,
+     WHERE finds MATCH $1 ORDER BY s.kind <> 'edition', s.changed_at DESC LIMIT ${most * 4}`,
     [`words : (${pattern(spoken)})`],
   )
+  const isSeen = ({ stream }: Line) => {
+    const share = shareOf(viewer, stream, room.owners.isOwn)
+    return share !== 'nothing' && share !== 'bare'
+  }
+  return lines.filter(isSeen).slice(0, most)
 }
 
 /** What a line of the lists is, in the words of the room, and where it is seen. */
@@ -94,9 +100,9 @@ function sheetsFound(state: EditionState, { number, series }: Asked): Found[] {
 const said = (series: Series) => (series === 'edition' ? 'number ' : `${series} `)
 
 /** Everything that what was typed may mean, the likeliest first. */
-export async function find(room: Pressroom, text: string): Promise<FindReply> {
+export async function find(room: Pressroom, text: string, viewer: Viewer): Promise<FindReply> {
   const wanted = asked(text)
-  const lines = await linesFor(room, wanted.words)
+  const lines = await linesFor(room, wanted.words, viewer)
   const people = room.people
     .all()
     .filter(({ name }) => wanted.words.length > 0 && wanted.words.every((word) => hasWord(name, word)))

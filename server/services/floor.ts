@@ -1,10 +1,11 @@
 import { spanOf } from '#core/calendar/free'
 import { localOf } from '#core/calendar/local-time'
 import type { CalendarState } from '#core/calendar/state'
+import type { Viewer } from '#core/house/who-sees'
 import type { EditionSummary, FloorReply, PressSummary, TubSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import { summariesOf } from '../database/summaries'
-import { listEditions } from './editions'
+import { linesFor, listEditions } from './editions'
 import type { Pressroom } from './pressroom'
 import { readShort } from './short'
 import { readStations } from './stations'
@@ -12,14 +13,15 @@ import { readStations } from './stations'
 const sinceShown = 12 * 3600_000
 
 /** What is happening now, and what waits for a person. */
-export async function readFloor(room: Pressroom, now: number): Promise<FloorReply> {
-  const [{ editions }, stations, tubs, presses, calendar] = await Promise.all([
+export async function readFloor(room: Pressroom, viewer: Viewer, now: number): Promise<FloorReply> {
+  const [list, stations, tubs, presses, calendar] = await Promise.all([
     listEditions(room, { limit: 200 }),
     readStations(room),
     summariesOf<TubSummary>(room.db.reader, 'tub'),
     summariesOf<PressSummary>(room.db.reader, 'press'),
     room.ledger.read<CalendarState>('calendar'),
   ])
+  const editions = linesFor(viewer, list.editions)
   const open = editions.filter((edition) => edition.state !== 'closed')
   const running = room.pulledLately
     .since(now - sinceShown)

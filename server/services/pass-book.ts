@@ -53,7 +53,14 @@ export class PassBook {
   }
 
   /** An edition's line for the lists, with its chance by the shop's record of today. */
-  withChance({ stack, reckoning, passes: _, printedWith: __, ...summary }: StoredEditionSummary): EditionSummary {
+  withChance({
+    stack,
+    reckoning,
+    passes: _,
+    printedWith: __,
+    personIds: ___,
+    ...summary
+  }: StoredEditionSummary): EditionSummary {
     const record = this.recordFor(`edition:${summary.id}`)
     const line = record.methods.find((known) => known.method === reckoning.method && known.work === reckoning.work)
     const key = JSON.stringify([

@@ -14,6 +14,7 @@ import { HandOuts } from './hand-outs'
 import { Ledger } from './ledger'
 import { LedgerCheck } from './ledger-check'
 import { Live } from '../live/live'
+import { Owners } from '../live/owners'
 import { Streams } from '../live/streams'
 import type { StudioState } from '#core/stores/studio/state'
 import { PassBook } from './pass-book'
@@ -35,6 +36,7 @@ export interface Pressroom {
   db: Connections
   ledger: Ledger
   live: Live
+  owners: Owners
   streams: Streams
   people: People
   signIns: SignIns
@@ -140,7 +142,8 @@ export async function openPressroom(folder: string, demo: boolean): Promise<Pres
 }
 
 async function fill(folder: string, demo: boolean, db: Connections, unlock: () => Promise<void>): Promise<Pressroom> {
-  const live = new Live(db.long)
+  const owners = new Owners()
+  const live = new Live(db.long, owners)
   const passBook = new PassBook()
   const pulledLately = new PulledLately()
   const headFile = await HeadFile.open(folder)
@@ -149,7 +152,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     (events, states) => {
       passBook.take(states)
       pulledLately.take(events)
-      live.publish(events)
+      live.publish(events, states)
     },
     (head) => headFile.write(head),
   )
@@ -169,6 +172,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     await pulledLately.load(db.long, ledger.position)
     await passBook.load(db, await ledger.read<StudioState>('studio'))
     await people.load()
+    await owners.load(db.long)
   }
   await reload()
   const bringingIn = new BringingIn(folder)
@@ -187,6 +191,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     db,
     ledger,
     live,
+    owners,
     streams,
     people,
     signIns,

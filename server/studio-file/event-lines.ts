@@ -1,5 +1,7 @@
 import type { Sequelize } from 'sequelize'
+import { seenEvent, type Share } from '#core/house/who-sees'
 import { rows } from '../database/connections'
+import type { EventLine } from './lines'
 
 /** Events read at once: enough to be quick, few enough that taps come in between and the memory stays flat. */
 const page = 1000
@@ -28,4 +30,22 @@ export async function* eventLines(db: Sequelize, upTo: number, stream: string | 
     if (found.length < page) return
     after = found.at(-1)!.position
   }
+}
+
+/**
+ * The same lines as somebody sees them: what is withheld says when and by whom, and not what. It keeps its hash, from which
+ * the next one follows.
+ */
+export async function* seenLines(lines: AsyncIterable<string>, share: Share): AsyncGenerator<string> {
+  if (share === 'whole') return yield* lines
+  for await (const piece of lines)
+    yield piece
+      .trimEnd()
+      .split('\n')
+      .flatMap((text) => {
+        const event = JSON.parse(text) as EventLine
+        const seen = seenEvent(event, share)
+        return seen === event ? `${text}\n` : seen ? `${JSON.stringify({ ...seen, hash: event.hash })}\n` : []
+      })
+      .join('')
 }

@@ -1,9 +1,10 @@
 import { EditionsQuery } from '#shared/queries/lists'
-import { listEditions } from '../../services/editions'
+import { linesFor, listEditions } from '../../services/editions'
 import { queryChecked } from '../../services/request'
-import { asking } from '../../services/session'
+import { asking, viewerOf } from '../../services/session'
 
 export default defineEventHandler(async (event) => {
-  const { room } = await asking(event)
-  return await listEditions(room, queryChecked(event, EditionsQuery))
+  const { room, person } = await asking(event)
+  const list = await listEditions(room, queryChecked(event, EditionsQuery))
+  return { ...list, editions: linesFor(viewerOf(person), list.editions) }
 })

@@ -1,8 +1,10 @@
 import { sendJson } from '../../../services/compressed'
-import { readEdition } from '../../../services/editions'
-import { asking } from '../../../services/session'
+import { editionFor, readEdition } from '../../../services/editions'
+import { asking, viewerOf } from '../../../services/session'
 
+/** An edition as the person who asks sees it. */
 export default defineEventHandler(async (event) => {
-  const { room } = await asking(event)
-  await sendJson(event, await readEdition(room, getRouterParam(event, 'id') ?? ''))
+  const { room, person } = await asking(event)
+  const reply = await readEdition(room, getRouterParam(event, 'id') ?? '')
+  await sendJson(event, { ...reply, state: editionFor(room, reply.state, viewerOf(person)) })
 })
