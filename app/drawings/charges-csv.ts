@@ -1,7 +1,5 @@
 import type { OwedLine } from '#core/charges/settled'
-
-/** What a spreadsheet would take for a formula; an amount below 0 is none. */
-const formulae = /^(=|@|\t|\r|[+-](?!\d+(\.\d+)?$)).*$/s
+import { rowsCsv } from './tables-csv'
 
 /** Charges for any spreadsheet: amounts with a point and two places, whatever the place writes. */
 export async function chargesCsv(
@@ -9,7 +7,6 @@ export async function chargesCsv(
   nameOf: (id: string) => string,
   titleOf: (stream: string | null) => string,
 ): Promise<string> {
-  const { default: Papa } = await import('papaparse')
   const rows = lines.map(({ at, personId, editionStream, kind, what, cents, isReckoned, isUnpriced, settledBy }) => ({
     when: at,
     person: nameOf(personId),
@@ -21,5 +18,5 @@ export async function chargesCsv(
     priced: isUnpriced ? 'no' : 'yes',
     settled: settledBy === null ? 'no' : 'yes',
   }))
-  return `${Papa.unparse(rows, { escapeFormulae: formulae })}\r\n`
+  return await rowsCsv(rows)
 }

@@ -6,6 +6,7 @@ const statusOf: Record<string, number> = {
   'not-signed-in': 401,
   'wrong-secret': 401,
   'not-allowed': 403,
+  'not-theirs': 403,
   'change-secret': 403,
   'give-secret-again': 403,
   'wrong-token': 403,

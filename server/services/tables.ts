@@ -1,4 +1,3 @@
-import Papa from 'papaparse'
 import {
   editionColumns,
   editionLine,
@@ -8,6 +7,7 @@ import {
   sheetTable,
 } from '#core/edition/table-lines'
 import { stockColumns, stockLines } from '#core/stores/stock-lines'
+import { csvOf } from '#shared/csv'
 import type { BatchSummary, LotSummary, TubSummary } from '#shared/replies/replies'
 import { allSummariesOf } from '../database/summaries'
 import { editionsOf } from './every-edition'
@@ -48,5 +48,5 @@ export async function* tableCsv(room: Pressroom, table: TableName): AsyncGenerat
   const columns = [...columnsOf[table]]
   yield `${columns.join(',')}\r\n`
   for await (const lines of linesOf(room, table))
-    if (lines.length > 0) yield `${Papa.unparse(lines, { columns, escapeFormulae: true, header: false })}\r\n`
+    if (lines.length > 0) yield `${csvOf(lines, { columns, header: false })}\r\n`
 }

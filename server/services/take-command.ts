@@ -11,6 +11,9 @@ import { failure } from './failure'
 import { giverOf, type Sender } from './giver'
 import { picturesIn } from './pictures-in'
 
+/** Refusals of somebody who reached for what is another’s. */
+const noAccess: ReadonlySet<string> = new Set(['not-allowed', 'not-theirs'])
+
 /**
  * One command from a browser: shape checked, who did it settled, put before the ledger.
  * @throws a failure that says what to do; nothing was stored then
@@ -60,7 +63,7 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
         message: 'This command id was used for something else already. Reload the page.',
       })
     default:
-      if ('refusal' in answer && answer.refusal.code === 'not-allowed')
+      if (noAccess.has(answer.refusal.code))
         room.log.note({ kind: 'not allowed', person: person.id, device: station, detail: request.type })
       throw failure(answer.refusal)
   }

@@ -223,7 +223,8 @@ describe('an act in another’s name', () => {
 describe('a device', () => {
   it('that the server did not name holds no sheets, and one gives its sheets back with its sign-in', async () => {
     const [kit, lark] = [await client.person('Kit Orme', 'member'), await client.person('Lark Orme', 'member')]
-    const { id, layerId } = await client.edition(6, 'Held')
+    const { id, stream, layerId } = await client.edition(6, 'Held')
+    await client.give(stream, 'name-printers', { artistId: null, printerIds: [kit.personId, lark.personId] })
     const ask = async (of: Client, device = of.device) =>
       (await of.send<{ sheetIds: number[] }>('POST', `/api/editions/${id}/hand-out`, { layerId, device })).body.sheetIds
     for (const device of ['made-up', `${lark.browser}~x`, v7()]) expect(await ask(kit, device)).toEqual([])

@@ -2,6 +2,7 @@
 import { scaleLinear } from 'd3-scale'
 import { faultWord } from '#core/print/faults'
 import { goodAnHour, type LossBy, type LossRow } from '#core/watch/losses'
+import { rowsCsv } from '~/drawings/tables-csv'
 
 /** Losses told apart by one thing, each with the pulls it rests on; every fault leads to what to try. */
 const props = defineProps<{
@@ -20,7 +21,6 @@ const x = computed(() => scaleLinear([0, widest.value], [0, 220]))
 const anHour = (row: LossRow) => goodAnHour(row)?.toFixed(1) ?? ''
 
 async function csv() {
-  const { default: Papa } = await import('papaparse')
   const lines = props.rows.flatMap((row) =>
     (row.faults.length > 0 ? row.faults : [{ fault: '', times: 0 }]).map(({ fault, times }) => ({
       [props.by]: nameOf(row.label),
@@ -32,7 +32,7 @@ async function csv() {
       times,
     })),
   )
-  download(Papa.unparse(lines, { escapeFormulae: true }), 'text/csv', props.file)
+  download(await rowsCsv(lines), 'text/csv', props.file)
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Reading } from '#core/stores/climate/state'
 import { airSentence, drawAir } from '~/drawings/air'
+import { rowsCsv } from '~/drawings/tables-csv'
 
 /** The air of the room by the hour, with its data to take along. */
 const props = defineProps<{ readings: Reading[] }>()
@@ -12,13 +13,12 @@ onMounted(draw)
 watch([() => props.readings, width], draw, { flush: 'post' })
 
 async function csv() {
-  const { default: Papa } = await import('papaparse')
   const lines = props.readings.map(({ at, temperature, humidity }) => ({
     time: at,
     'temperature °C': temperature,
     'humidity %': humidity,
   }))
-  download(Papa.unparse(lines), 'text/csv', 'air-of-the-room.csv')
+  download(await rowsCsv(lines), 'text/csv', 'air-of-the-room.csv')
 }
 </script>
 

@@ -1,5 +1,5 @@
-import Papa from 'papaparse'
 import { sheetLines } from '#core/edition/record'
+import { csvOf } from '#shared/csv'
 import { readEdition } from '../../../services/editions'
 import { asking } from '../../../services/session'
 
@@ -10,6 +10,5 @@ export default defineEventHandler(async (event) => {
     'content-type': 'text/csv; charset=utf-8',
     'content-disposition': 'attachment; filename="edition-sheets.csv"',
   })
-  // Spreadsheets run cells that begin like a formula; escapeFormulae keeps a title such as “=1+1” a title.
-  return Papa.unparse(sheetLines(state), { escapeFormulae: true })
+  return csvOf(sheetLines(state))
 })
