@@ -14,6 +14,8 @@ const { backUp } = await jiti.import(join(root, 'server/services/back-up.ts'))
 try {
   const { folder, note } = await backUp(data)
   console.info(`${note.events} events and ${note.pictures.length} pictures are in ${folder}.`)
+  if (note.lost.length > 0)
+    console.warn(`${note.lost.length} pictures that the record names are missing. Look for them in older backups.`)
 } catch (error) {
   stop(`The backup could not be made: ${error.message}`)
 }

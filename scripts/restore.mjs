@@ -25,8 +25,9 @@ if (!existsSync(backup)) stop(`There is no folder ${given}. Nothing was changed.
 const jiti = createJiti(import.meta.url, { alias: { '#core': join(root, 'core'), '#shared': join(root, 'shared') } })
 const { restore } = await jiti.import(join(root, 'server/services/restore.ts'))
 try {
-  const { events, made, replaced } = await restore(backup, data)
+  const { events, made, replaced, remarks } = await restore(backup, data)
   console.info(`The backup of ${new Date(made).toLocaleString('en-GB')} is back in ${data}: ${events} events.`)
+  for (const remark of remarks) console.warn(remark)
   if (replaced) console.info(`What was there lies in ${replaced}; take it away when nobody misses anything.`)
 } catch (error) {
   stop(`${error.message} Nothing was changed.`)

@@ -107,7 +107,13 @@ const partOfDay = computed(() => {
                 <span class="soft">{{ one.title }}, {{ ago(one.at, now) }}</span>
               </li>
             </ul>
-            <p v-if="floor.decisions.length + floor.asks.length === 0" class="soft">Nothing waits.</p>
+            <p v-if="floor.lateBackup" class="trouble" role="alert">
+              <NuxtLink to="/office">{{
+                floor.lateBackup.at ? `The last backup is ${ago(floor.lateBackup.at, now)}` : 'There is no backup yet'
+              }}</NuxtLink>
+              <span class="soft">Make one in Office, and see that the server runs at night.</span>
+            </p>
+            <p v-else-if="floor.decisions.length + floor.asks.length === 0" class="soft">Nothing waits.</p>
             <ul v-if="floor.decisions.length > 0" class="lines decisions">
               <li v-for="decision in floor.decisions" :key="decision.what">
                 <NuxtLink :to="`/editions/${decision.editionId}/${decision.stop}`">{{ decision.what }}</NuxtLink>

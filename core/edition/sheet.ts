@@ -4,6 +4,9 @@ import type { Bound, Mark } from '../print/series'
 import type { Gone } from '../print/whereabouts'
 import type { Verdict } from '../print/verdicts'
 
+/** Sheets an edition holds at most. */
+export const mostSheets = 5000
+
 /** What was said of a print beside the BAT. */
 export interface Curated {
   verdict: Verdict

@@ -80,8 +80,11 @@ export interface Context {
   commandId: string
   /** When it happened, ISO 8601. */
   occurredAt: string
-  /** Whose act it is said to be, where nothing proves it: the person above handed it in. */
-  claimed?: Pick<Context, 'personId' | 'role'>
+  /**
+   * Whose act it is said to be, where nothing proves it: the person above handed it in. `wasHere`: that person signed in
+   * at that browser before.
+   */
+  claimed?: Pick<Context, 'personId' | 'role'> & { wasHere: boolean }
   /** False when the person would have to give the secret again for what asks for it. */
   isSure?: boolean
 }

@@ -128,7 +128,8 @@ export function decide(states: States, command: Command, context: Context): Deci
   const needed = neededBy(act, command, states)
   const data = command.data as never
   const seen = { ...named(act.leadsTo(needed as never, data), states), ...needed } as never
-  const asker = act.bearsDoubt && context.claimed ? { ...context, ...context.claimed } : context
+  // Whoever was never there lends nobody rights.
+  const asker = act.bearsDoubt && context.claimed?.wasHere ? { ...context, ...context.claimed } : context
   if (!act.who(asker, seen, data)) return notAllowed(act, context)
   const shut = act.stream.gate(own as never, act)
   if (shut) return shut

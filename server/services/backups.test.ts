@@ -1,4 +1,4 @@
-import { appendFileSync, existsSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
+import { appendFileSync, existsSync, readFileSync, renameSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { readdir } from 'node:fs/promises'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
@@ -64,7 +64,93 @@ describe('a nightly backup', () => {
   })
 })
 
+/** Everyday and odd nights of a machine that runs, sleeps, or was woken with a wrong clock. */
+describe('nightly backups', () => {
+  const at = (day: number, hour: number) => new Date(2026, 10, day, hour)
+  const rest = () => new Promise((done) => setTimeout(done, 400))
+  const made = async () => (await room!.backups.reply()).backups.map((one) => new Date(one.at).getDate())
+
+  const running = async (night: () => Promise<void>) => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date', 'performance'], now: at(26, 1) })
+    try {
+      room!.backups.everyNight(async () => ({ backupsKept: 3 }))
+      await night()
+    } finally {
+      vi.useRealTimers()
+    }
+  }
+
+  it('are made on a machine that sleeps at three, soon after it wakes', () =>
+    running(async () => {
+      for (const day of [26, 27, 28]) {
+        vi.setSystemTime(at(day, 9))
+        vi.advanceTimersByTime(30 * 60_000)
+        await rest()
+        vi.advanceTimersByTime(60 * 60_000)
+        await rest()
+      }
+      expect(await made()).toEqual([28, 27, 26])
+    }))
+
+  it('go on behind one that is dated ahead, which proves nothing', () =>
+    running(async () => {
+      const { folder: backup } = await backUp(folder)
+      const ahead = join(backup, '..', '2031-01-01T03-00-00Z')
+      renameSync(backup, ahead)
+      const note = JSON.parse(readFileSync(join(ahead, 'backup.json'), 'utf8')) as object
+      writeFileSync(join(ahead, 'backup.json'), JSON.stringify({ ...note, made: '2031-01-01T03:00:00.000Z' }))
+      vi.setSystemTime(at(27, 3))
+      vi.advanceTimersByTime(30 * 60_000)
+      await rest()
+      expect(await made()).toEqual([1, 27])
+      expect(await room!.backups.late(at(27, 12).getTime(), 0)).toBeNull()
+      // Two days without one are told, whatever is dated ahead.
+      expect(await room!.backups.late(at(29, 12).getTime(), 0)).toEqual({ at: expect.stringContaining('2026-11-27') })
+    }))
+})
+
 describe('a backup', () => {
+  it('of a room that lost a picture says so, and comes back with a remark', async () => {
+    const lost = picture(folder)
+    rmSync(lost)
+    const told = vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    const { folder: backup, note } = await backUp(folder)
+    expect(told).toHaveBeenCalledWith(expect.stringContaining('1 pictures that events name are missing'))
+    told.mockRestore()
+    expect(note.lost).toHaveLength(1)
+    expect((await room!.backups.reply()).backups[0]).toMatchObject({ lost: 1 })
+    await close()
+    const { remarks } = await restore(backup, newFolder())
+    expect(remarks).toEqual([expect.stringContaining(note.lost![0]!)])
+  })
+
+  it('without its head is told, and compared with its note', async () => {
+    const { folder: backup } = await backUp(folder)
+    rmSync(join(backup, 'head'))
+    const { remarks } = await restore(backup, newFolder())
+    expect(remarks).toEqual([expect.stringContaining('head file is missing')])
+    const note = JSON.parse(readFileSync(join(backup, 'backup.json'), 'utf8')) as { events: number }
+    writeFileSync(join(backup, 'backup.json'), JSON.stringify({ ...note, events: note.events + 1 }))
+    await expect(restore(backup, newFolder())).rejects.toThrow('newest events are missing')
+  })
+
+  it.each([
+    ['a picture outside it', { pictures: ['../../climbed'] }],
+    ['a picture of another name', { pictures: ['x.webp'] }],
+    ['no list of pictures', { pictures: 'all' }],
+    ['no day', { made: 'yesterday' }],
+    ['half an event', { events: 1.5 }],
+    ['a ledger that is no hash', { ledger: '../ledger.sqlite' }],
+  ])('whose note names %s is refused, and writes nothing anywhere', async (_, change) => {
+    const { folder: backup } = await backUp(folder)
+    const note = JSON.parse(readFileSync(join(backup, 'backup.json'), 'utf8')) as object
+    writeFileSync(join(backup, 'backup.json'), JSON.stringify({ ...note, ...change }))
+    writeFileSync(join(backup, '..', 'climbed'), 'x')
+    const [above, into] = [newFolder(), newFolder()]
+    await expect(restore(backup, join(into, 'data'))).rejects.toThrow('backup.json is missing or damaged')
+    expect([await readdir(above), await readdir(into)]).toEqual([[], []])
+  })
+
   it('is made while the room goes on, and brings it back as it was', async () => {
     const { folder: backup, note } = await (async () => {
       const made = await room!.backups.make()

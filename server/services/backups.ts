@@ -5,6 +5,7 @@ import { join, resolve } from 'node:path'
 import type { Sequelize } from 'sequelize'
 import type { StudioState } from '#core/stores/studio/state'
 import type { BackupsReply } from '#shared/replies/replies'
+import { rows } from '../database/connections'
 import { durable } from '../database/durable'
 import { type Head, HeadFile } from '../database/heads'
 
@@ -16,7 +17,22 @@ export interface BackupNote {
   /** SHA-256 of its `ledger.sqlite`. */
   ledger: string
   pictures: string[]
+  /** Pictures that events name and that were gone when it was made; none in backups of earlier versions. */
+  lost?: string[]
   bytes: number
+}
+
+/** How a picture's file is called: after its content. */
+export const pictureName = /^[0-9a-f]{64}\.webp$/
+
+/** Every picture that an event names, wherever in it. */
+export async function picturesNamed(db: Sequelize): Promise<string[]> {
+  const found = await rows<{ id: string }>(
+    db,
+    `SELECT DISTINCT part.value AS id FROM events, json_tree(events.data) AS part
+     WHERE events.data LIKE '%"pictureId":"%' AND part.key = 'pictureId' AND part.type = 'text'`,
+  )
+  return found.map(({ id }) => id)
 }
 
 const minute = 60_000
@@ -38,6 +54,7 @@ export class Backups {
   readonly folder: string
   private running: Promise<BackupNote> | null = null
   private newest: { note: BackupNote; madeAt: number } | null = null
+  private seen: { at: number; newest: number | null } | null = null
   private timer: ReturnType<typeof setInterval> | null = null
 
   constructor(
@@ -62,19 +79,35 @@ export class Backups {
     const look = async () => {
       const { backupsKept } = await studio()
       if (backupsKept === 0) return
-      const newest = (await this.list())[0]
-      if (newest && Date.now() - Date.parse(newest.at) < 23 * hour) return
+      const newest = await this.newestGood()
+      if (newest !== null && newest >= lastNight(Date.now())) return
       await this.make()
       for (const { name } of (await this.list()).slice(backupsKept))
         await rm(join(this.folder, name), { recursive: true })
     }
     const tryIt = () =>
       void look().catch((error: unknown) => console.error('The nightly backup could not be made:', error))
-    // In the small hours, or when the machine was off then, soon after it is on again.
-    this.timer = setInterval(() => {
-      if (new Date().getHours() === 3) tryIt()
-    }, hour / 2)
+    // Looked at often: a machine that slept at three makes it soon after it wakes.
+    this.timer = setInterval(tryIt, hour / 2)
     setTimeout(tryIt, 60_000).unref()
+  }
+
+  /**
+   * When the newest good backup was made, where that is more than two days ago.
+   * @param since when the room began
+   * @returns null while there is a newer one
+   */
+  async late(now: number, since: number): Promise<{ at: string | null } | null> {
+    if (!this.seen || now - this.seen.at > minute) this.seen = { at: now, newest: await this.newestGood() }
+    const { newest } = this.seen
+    if (now - (newest ?? since) <= 2 * 24 * hour) return null
+    return { at: newest === null ? null : new Date(newest).toISOString() }
+  }
+
+  /** When the newest backup was made, or null. One that says it was made later than now is of a wrong clock, and proves nothing. */
+  async newestGood(): Promise<number | null> {
+    const made = (await this.list()).map(({ at }) => Date.parse(at)).filter((at) => at <= Date.now() + minute)
+    return made.length > 0 ? Math.max(...made) : null
   }
 
   stop(): void {
@@ -91,7 +124,8 @@ export class Backups {
     const notes = await Promise.all(
       names.map(async (name) => {
         const note = await readNote(join(this.folder, name)).catch(() => null)
-        return note ? [{ name, at: note.made, events: note.events, bytes: note.bytes }] : []
+        if (!note) return []
+        return [{ name, at: note.made, events: note.events, bytes: note.bytes, lost: note.lost?.length ?? 0 }]
       }),
     )
     return notes.flat().sort((a, b) => b.name.localeCompare(a.name))
@@ -109,6 +143,7 @@ export class Backups {
       await rename(draft, place)
       await durable(this.folder)
       this.newest = { note, madeAt: performance.now() }
+      this.seen = null
       return note
     } catch (error) {
       await rm(draft, { recursive: true, force: true })
@@ -131,6 +166,10 @@ export class Backups {
     const head = await HeadFile.open(draft)
     await head.begin(before)
     await head.close()
+    const there = new Set(pictures)
+    const lost = (await picturesNamed(this.db)).filter((id) => !there.has(`${id}.webp`))
+    if (lost.length > 0)
+      console.error(`${lost.length} pictures that events name are missing in ${this.dataFolder}: ${lost.join(', ')}`)
     const { size } = await stat(ledger)
     const note: BackupNote = {
       made: made.toISOString(),
@@ -138,6 +177,7 @@ export class Backups {
       head: before.head,
       ledger: await hashOfFile(ledger),
       pictures,
+      lost,
       bytes: size,
     }
     await writeFile(join(draft, 'backup.json'), `${JSON.stringify(note, null, 2)}\n`, { mode: 0o600 })
@@ -148,12 +188,33 @@ export class Backups {
   /** Pictures are never changed, so a copy is whole whenever it is made; one that comes later is named by later events. */
   private async copyPictures(to: string): Promise<string[]> {
     const from = join(this.dataFolder, 'pictures')
-    const names = (await readdir(from)).filter((name) => /^[0-9a-f]{64}\.webp$/.test(name)).sort()
+    const names = (await readdir(from)).filter((name) => pictureName.test(name)).sort()
     for (const name of names) await copyFile(join(from, name), join(to, name))
     return names
   }
 }
 
+/** Three in the morning of the machine's own clock, the last one before a moment. */
+function lastNight(now: number): number {
+  const at = new Date(now)
+  at.setHours(3, 0, 0, 0)
+  return at.getTime() <= now ? at.getTime() : at.getTime() - 24 * hour
+}
+
+const isHash = (text: unknown): boolean => typeof text === 'string' && /^[0-9a-f]{64}$/.test(text)
+
+/** What a backup says of itself. @throws Error when that is damaged, or names anything but content */
 export async function readNote(backup: string): Promise<BackupNote> {
-  return JSON.parse(await readFile(join(backup, 'backup.json'), 'utf8')) as BackupNote
+  const note = JSON.parse(await readFile(join(backup, 'backup.json'), 'utf8')) as BackupNote
+  const isNote =
+    typeof note === 'object' &&
+    !Number.isNaN(Date.parse(note.made)) &&
+    Number.isSafeInteger(note.events) &&
+    isHash(note.head) &&
+    isHash(note.ledger) &&
+    Array.isArray(note.pictures) &&
+    note.pictures.every((name) => typeof name === 'string' && pictureName.test(name)) &&
+    (note.lost === undefined || (Array.isArray(note.lost) && note.lost.every(isHash)))
+  if (!isNote) throw new Error('damaged')
+  return note
 }

@@ -1,7 +1,9 @@
 import { spanOf } from '#core/calendar/free'
 import { localOf } from '#core/calendar/local-time'
 import type { CalendarState } from '#core/calendar/state'
+import { isStaff } from '#core/ground/who'
 import type { Viewer } from '#core/house/who-sees'
+import type { StudioState } from '#core/stores/studio/state'
 import type { EditionSummary, FloorReply, PressSummary, TubSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import { summariesOf } from '../database/summaries'
@@ -27,6 +29,7 @@ export async function readFloor(room: Pressroom, viewer: Viewer, now: number): P
     .since(now - sinceShown)
     .flatMap((id) => open.find((edition) => edition.id === id && edition.unfinished > 0) ?? [])
   return {
+    lateBackup: isStaff(viewer.role) ? await lateBackup(room, now) : null,
     asks: open
       .flatMap(({ id, title, asks }) => asks.map((ask) => ({ ...ask, editionId: id, title })))
       .sort((a, b) => a.at.localeCompare(b.at)),
@@ -57,6 +60,14 @@ export async function readFloor(room: Pressroom, viewer: Viewer, now: number): P
       .sort((a, b) => a.at.localeCompare(b.at)),
     tubs: tubs.flatMap(({ id, name, condition }) => (condition === 'clean' ? [] : [{ id, name, condition }])),
   }
+}
+
+/** Where backups are made by themselves, when the last good one is older than two days. */
+async function lateBackup({ demo, db, ledger, backups }: Pressroom, now: number): Promise<FloorReply['lateBackup']> {
+  const { backupsKept } = await ledger.read<StudioState>('studio')
+  if (demo || backupsKept === 0) return null
+  const [first] = await rows<{ at: string }>(db.reader, 'SELECT recorded_at AS at FROM events WHERE position = 1')
+  return await backups.late(now, first ? Date.parse(first.at) : now)
 }
 
 const clock = (minute: number, zone: string): string => localOf(minute, zone).slice(11)

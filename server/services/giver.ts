@@ -31,8 +31,8 @@ const clocksDiffer = 60_000
 
 /**
  * Whose act it is, at which station, and when. A tap may be handed in by another, who signed in since: it is its giver's
- * when its seal proves it, from the very browser it was given at. Without a seal it is the sender's own, and says whose
- * it claims to be where that person has been at this browser.
+ * when its seal proves it, from the very browser it was given at. Without a seal it is its sender's, and says whose it
+ * claims to be.
  */
 export function giverOf(room: Pressroom, { person, signIn }: Sender, request: CommandRequest, now: number): Giver {
   const { occurredAt } = request
@@ -52,8 +52,11 @@ export function giverOf(room: Pressroom, { person, signIn }: Sender, request: Co
     })
     return { person: named, station, ...times, claimed: undefined }
   }
-  const isClaimed = isTap && named?.active && named.id !== person.id && room.signIns.knows(named.id, signIn.device)
-  return { person, station, ...times, claimed: isClaimed ? { personId: named.id, role: named.role } : undefined }
+  const isClaimed = isTap && named?.active && named.id !== person.id
+  const claimed = isClaimed
+    ? { personId: named.id, role: named.role, wasHere: room.signIns.knows(named.id, signIn.device) }
+    : undefined
+  return { person, station, ...times, claimed }
 }
 
 /**

@@ -222,7 +222,8 @@ export class Ledger {
   private async decideOne(waiting: Waiting, deciding: Deciding): Promise<Answer> {
     const { context, command } = waiting.submission
     const before = deciding.known.get(context.commandId)
-    if (before && before.bodyHash !== waiting.bodyHash) return { status: 'conflict' }
+    // Of a command that came with an early studio file only the id is known.
+    if (before && before.bodyHash !== '' && before.bodyHash !== waiting.bodyHash) return { status: 'conflict' }
     if (before) {
       const events = await this.madeBy(before.reply, deciding)
       return { status: 'stored', reply: before.reply, repeated: true, events }

@@ -168,7 +168,9 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
   const signIns = new SignIns(db, secret, () => streams.endOver((id) => signIns.isOpen(id)))
   await signIns.load()
   const people = new People(db, ledger, signIns)
+  const lineage: Lineage = await lineageOf(db.reader)
   const reload = async () => {
+    Object.assign(lineage, await lineageOf(db.reader))
     await pulledLately.load(db.long, ledger.position)
     await passBook.load(db, await ledger.read<StudioState>('studio'))
     await people.load()
@@ -185,7 +187,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
   return {
     folder,
     demo,
-    lineage: await lineageOf(db.reader),
+    lineage,
     name: await aboutRoom(db),
     secret,
     db,

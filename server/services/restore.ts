@@ -3,12 +3,12 @@ import { existsSync } from 'node:fs'
 import { copyFile, mkdir, readdir, readFile, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { allBreaks } from '../database/breaks'
-import { DatabaseUnusable, lockFolder, openConnections, rows } from '../database/connections'
+import { DatabaseUnusable, lockFolder, openConnections } from '../database/connections'
 import { durable } from '../database/durable'
 import { HeadFile, missingFrom, storedHead } from '../database/heads'
 import { beginLineage } from '../database/lineage'
 import { migrate } from '../database/migrations'
-import { type BackupNote, hashOfFile, readNote } from './backups'
+import { type BackupNote, hashOfFile, picturesNamed, readNote } from './backups'
 
 /** A backup that cannot be brought back, with what is wrong. */
 export class BackupUnusable extends Error {}
@@ -22,6 +22,8 @@ export interface Restored {
   made: string
   /** Where what was there lies now, or null when there was nothing. */
   replaced: string | null
+  /** What whoever brings it back should know. */
+  remarks: string[]
 }
 
 /**
@@ -40,11 +42,11 @@ export async function restore(backup: string, dataFolder: string): Promise<Resto
   const fresh = join(dataFolder, `restoring-${stamp}`)
   try {
     await copyProved(backup, note, fresh)
-    await prove(fresh, backup)
+    const remarks = await prove(fresh, backup, note)
     const replaced = await putAside(dataFolder, join(dataFolder, `replaced-${stamp}`))
     for (const part of parts) if (existsSync(join(fresh, part))) await rename(join(fresh, part), join(dataFolder, part))
     await durable(dataFolder)
-    return { events: note.events, made: note.made, replaced }
+    return { events: note.events, made: note.made, replaced, remarks }
   } finally {
     await rm(fresh, { recursive: true, force: true })
     await unlock()
@@ -70,27 +72,31 @@ async function copyProved(backup: string, note: BackupNote, fresh: string): Prom
 }
 
 /** Open the copy as the server would, look through all of it, and let it go on as another lineage. */
-async function prove(fresh: string, backup: string): Promise<void> {
+async function prove(fresh: string, backup: string, note: BackupNote): Promise<string[]> {
   const db = await openConnections(fresh)
   try {
     await migrate(db.writer)
-    const kept = HeadFile.read(backup)
+    const remarks: string[] = []
+    const head = HeadFile.read(backup)
+    if (!head)
+      remarks.push('Its head file is missing or damaged. It was compared with what backup.json says of it instead.')
+    const kept = head ?? { position: note.events, head: note.head }
     const missing = await missingFrom(db.long, kept)
     if (missing) throw new BackupUnusable(`In ${backup} ${missing}.`)
     const breaks = await allBreaks(db.long, kept)
     if (breaks.length > 0)
       throw new BackupUnusable(`The ledger in ${backup} breaks at event ${breaks[0]!.position}: ${breaks[0]!.what}.`)
-    const named = await rows<{ id: string }>(
-      db.long,
-      `SELECT DISTINCT json_extract(data, '$.pictureId') AS id FROM events WHERE json_extract(data, '$.pictureId') IS NOT NULL`,
-    )
-    const lost = named.find(({ id }) => !existsSync(join(fresh, 'pictures', `${id}.webp`)))
-    if (lost) throw new BackupUnusable(`The picture ${lost.id} is named in the ledger and missing in ${backup}.`)
+    const lost = (await picturesNamed(db.long)).filter((id) => !existsSync(join(fresh, 'pictures', `${id}.webp`)))
+    if (lost.length > 0)
+      remarks.push(
+        `${lost.length === 1 ? 'A picture that is' : `${lost.length} pictures that are`} named in it had been lost before it was made: ${lost.join(', ')}.`,
+      )
     await beginLineage(db.writer)
     await db.writer.query('PRAGMA wal_checkpoint(TRUNCATE)')
-    const head = await HeadFile.open(fresh)
-    await head.begin(await storedHead(db.long))
-    await head.close()
+    const headFile = await HeadFile.open(fresh)
+    await headFile.begin(await storedHead(db.long))
+    await headFile.close()
+    return remarks
   } catch (error) {
     throw error instanceof DatabaseUnusable ? new BackupUnusable(error.message) : error
   } finally {

@@ -9,16 +9,20 @@ const signs = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789'
  * starts it names one.
  */
 export class SetUpToken {
-  readonly text =
+  readonly text: string =
     process.env.AMPLE_TALLY_SET_UP_TOKEN || Array.from({ length: 10 }, () => signs[randomInt(signs.length)]).join('')
   private readonly attempts = new Attempts()
 
-  /** True when that is it, in letters of either size. Guessing is slowed as with secrets. */
-  fits(given: string, address: string): boolean {
-    const begun = this.attempts.begin({ personId: 'set-up', address, knownDevice: null })
-    if ('wait' in begun) return false
-    const fits = given.trim().toUpperCase() === this.text
+  /**
+   * Whether that is it, in letters of either size. Guessing is slowed as with secrets, by address alone: a stranger who
+   * guesses does not keep the owner out.
+   * @returns seconds to wait when none may be tried now
+   */
+  try(given: string, address: string): { fits: boolean } | { wait: number } {
+    const begun = this.attempts.begin({ personId: 'set-up', address, knownDevice: address })
+    if ('wait' in begun) return begun
+    const fits = given.trim().toUpperCase() === this.text.toUpperCase()
     begun.end(fits)
-    return fits
+    return { fits }
   }
 }

@@ -13,7 +13,14 @@ export async function settingUp(event: H3Event, token: string): Promise<{ room: 
   if (!room.people.isEmpty)
     throw failure({ code: 'set-up-already', message: 'This pressroom is set up already. Sign in instead.' })
   const address = addressOf(event)
-  if (room.setUpToken.fits(token, address)) return { room, address }
+  const tried = room.setUpToken.try(token, address)
+  if ('wait' in tried)
+    throw failure({
+      code: 'wait',
+      field: 'token',
+      message: `Too many wrong tokens. Wait ${tried.wait} ${tried.wait === 1 ? 'second' : 'seconds'}, then try again.`,
+    })
+  if (tried.fits) return { room, address }
   room.log.note({ kind: 'turned away', address, detail: 'a wrong token for the set-up' })
   throw failure({
     code: 'wrong-token',

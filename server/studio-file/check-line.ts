@@ -2,7 +2,7 @@ import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js'
 import schema from '../../public/schemas/studio-file.schema.json'
 import type { StudioLine } from './lines'
 
-const kinds = ['head', 'person', 'event', 'picture', 'end'] as const
+const kinds = ['head', 'person', 'event', 'command', 'picture', 'end'] as const
 let compiled: Map<string, ValidateFunction<StudioLine>> | null = null
 
 /** Compiled when the first file comes in: a start of the server need not wait for it. */

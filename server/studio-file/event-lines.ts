@@ -1,7 +1,7 @@
 import type { Sequelize } from 'sequelize'
+import type { LedgerEvent } from '#core/ground/envelope'
 import { seenEvent, type Share } from '#core/house/who-sees'
 import { rows } from '../database/connections'
-import type { EventLine } from './lines'
 
 /** Events read at once: enough to be quick, few enough that taps come in between and the memory stays flat. */
 const page = 1000
@@ -43,7 +43,7 @@ export async function* seenLines(lines: AsyncIterable<string>, share: Share): As
       .trimEnd()
       .split('\n')
       .flatMap((text) => {
-        const event = JSON.parse(text) as EventLine
+        const event = JSON.parse(text) as LedgerEvent & { line: 'event' }
         const seen = seenEvent(event, share)
         return seen === event ? `${text}\n` : seen ? `${JSON.stringify({ ...seen, hash: event.hash })}\n` : []
       })

@@ -88,6 +88,13 @@ export async function examine(staged: Staged, problems: Problems): Promise<Studi
     problems.tell(`Event ${position}${stream === '' ? '' : ` (${stream})`}: ${what}.`)
   await foldAll(db, problems)
   await checkPeople(staged, await studioOf(db, problems), problems)
+  if (head.version === 1) await staged.commandsFromEvents()
+  const strays = await rows<{ id: string }>(
+    db.long,
+    `SELECT c.id FROM commands AS c LEFT JOIN events AS e ON e.position = c.reply ->> '$.position'
+     WHERE e.command_id IS NOT c.id LIMIT 20`,
+  )
+  for (const { id } of strays) problems.tell(`The command ${id} made no event where it says it did.`)
   for (const [kind, events] of await eventsByKind(db.long, Number.MAX_SAFE_INTEGER))
     if (head.streams[kind] !== events)
       problems.tell(`The head says there are ${head.streams[kind] ?? 0} events of the kind “${kind}”; ${events} came.`)

@@ -1,14 +1,18 @@
 import type { LedgerEvent, Role } from '#core/ground/envelope'
+import type { StoredReply } from '#shared/replies/replies'
 
 /** The lines of a studio file, as `public/schemas/studio-file.schema.json` describes them. */
 export interface HeadLine {
   line: 'head'
   format: 'ample-tally studio'
-  version: 1
+  /** 1: without the ids of commands. */
+  version: 1 | 2
   studio: string
   people: number
   events: number
   pictures: number
+  /** How many ids of commands there are; none in version 1. */
+  commands?: number
   /** How many events there are of each kind of stream. */
   streams: Record<string, number>
   head: string
@@ -22,8 +26,17 @@ export interface PersonLine {
   active: boolean
 }
 
-export interface EventLine extends LedgerEvent<string, Record<string, unknown>> {
+export interface EventLine extends Omit<LedgerEvent<string, Record<string, unknown>>, 'claimedAt'> {
   line: 'event'
+  claimedAt?: string
+}
+
+/** A command that made events: sent again, it is answered and not counted twice. */
+export interface CommandLine {
+  line: 'command'
+  id: string
+  bodyHash: string
+  reply: StoredReply
 }
 
 export interface PictureLine {
@@ -40,4 +53,4 @@ export interface EndLine {
   sha256: string
 }
 
-export type StudioLine = HeadLine | PersonLine | EventLine | PictureLine | EndLine
+export type StudioLine = HeadLine | PersonLine | EventLine | CommandLine | PictureLine | EndLine

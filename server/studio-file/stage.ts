@@ -1,5 +1,6 @@
 import { streamKind } from '#core/ground/envelope'
 import { eventOf } from '#core/house/acts'
+import { eventFault, sheetsIn } from '#core/house/event-bounds'
 import { streamKinds } from '#core/house/streams'
 import { isNewer } from '#core/house/upcast'
 import { checkLine } from './check-line'
@@ -8,7 +9,14 @@ import { Problems } from './problems'
 import { linesOf, LineTooLong, type RawLine } from './read-lines'
 import { Staged } from './staged'
 
-const order = ['head', 'person', 'event', 'picture', 'end']
+const order = ['head', 'person', 'event', 'command', 'picture', 'end']
+
+/** A file with more faults is something else: nobody reads on. */
+const mostFaults = 1000
+/** Lines between two looks at what else is to be done. */
+const atOnce = 500
+
+class TooManyFaults extends Error {}
 
 /** Progress is told after so many events. */
 const told = 1000
@@ -19,6 +27,8 @@ export class Stage {
   private step = 0
   private end: EndLine | null = null
   private lines = 0
+  /** Sheets made so far, by edition. */
+  private readonly sheets = new Map<string, number>()
 
   private constructor(
     private readonly staged: Staged,
@@ -45,10 +55,17 @@ export class Stage {
 
   private async readAll(file: string): Promise<void> {
     try {
-      for await (const raw of linesOf(file)) await this.take(raw)
+      for await (const raw of linesOf(file)) {
+        await this.take(raw)
+        if (this.problems.count >= mostFaults) throw new TooManyFaults()
+        // Taps come in between, whatever is in the file.
+        if (raw.number % atOnce === 0) await new Promise((resolve) => setImmediate(resolve))
+      }
     } catch (error) {
-      if (!(error instanceof LineTooLong)) throw error
-      this.problems.tell('This is no studio file: a line of it has no end.')
+      if (error instanceof TooManyFaults)
+        this.problems.tell(`More than ${mostFaults} things are wrong with it. The rest was not read.`)
+      else if (error instanceof LineTooLong) this.problems.tell('This is no studio file: a line of it has no end.')
+      else throw error
     }
     await this.staged.store()
     this.compare()
@@ -88,6 +105,9 @@ export class Stage {
       case 'event':
         await this.keepEvent(line, raw.number)
         return
+      case 'command':
+        await this.staged.addCommand(line)
+        return
       case 'picture':
         if (!(await this.staged.addPicture(line)))
           this.problems.tell(`Line ${raw.number}: the picture is not the one it is called after.`)
@@ -111,6 +131,15 @@ export class Stage {
       this.problems.once(
         `Line ${number}: “${type}” version ${event.version} was written by a newer program. Use that one.`,
       )
+    else {
+      const fault = eventFault(event, this.sheets.get(stream) ?? 0)
+      if (fault) {
+        // Not kept: what it holds is more than any room can.
+        this.problems.tell(`Line ${number} (${type}): ${fault}`)
+        return
+      }
+      this.sheets.set(stream, (this.sheets.get(stream) ?? 0) + sheetsIn(event))
+    }
     if (position !== this.last + 1)
       this.problems.tell(`Line ${number}: event ${position} stands after event ${this.last}.`)
     this.last = position
@@ -125,9 +154,9 @@ export class Stage {
     if (!this.end) this.problems.tell('The file is not whole: its last line, the end, is missing. Fetch it again.')
     else if (this.end.lines !== this.lines - 1)
       this.problems.tell(`The end says ${this.end.lines} lines stand before it; ${this.lines - 1} do.`)
-    const said = { people: people.length, events, pictures: pictures.size }
-    for (const name of ['people', 'events', 'pictures'] as const)
-      if (head[name] !== said[name])
-        this.problems.tell(`The head says there are ${head[name]} ${name}; ${said[name]} came.`)
+    const said = { people: people.length, events, commands: this.staged.commands, pictures: pictures.size }
+    for (const name of ['people', 'events', 'commands', 'pictures'] as const)
+      if ((head[name] ?? 0) !== said[name])
+        this.problems.tell(`The head says there are ${head[name] ?? 0} ${name}; ${said[name]} came.`)
   }
 }

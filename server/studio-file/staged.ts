@@ -5,7 +5,7 @@ import { type Connections, openConnections } from '../database/connections'
 import { eventColumns, toRow } from '../database/events'
 import { migrate } from '../database/migrations'
 import { picturesIn } from '../services/pictures-in'
-import type { EventLine, HeadLine, PersonLine, PictureLine } from './lines'
+import type { CommandLine, EventLine, HeadLine, PersonLine, PictureLine } from './lines'
 
 /** Events stored at once. */
 const page = 1000
@@ -24,8 +24,10 @@ export class Staged {
   /** Pictures that events name. */
   readonly named = new Set<string>()
   events = 0
+  commands = 0
   impressions = 0
   private waiting: EventLine[] = []
+  private waitingCommands: [string, string, string][] = []
 
   private constructor(
     readonly db: Connections,
@@ -58,6 +60,23 @@ export class Staged {
     if (this.waiting.length >= page) await this.store()
   }
 
+  async addCommand({ id, bodyHash, reply }: CommandLine): Promise<void> {
+    this.commands += 1
+    this.waitingCommands.push([id, bodyHash, JSON.stringify(reply)])
+    if (this.waitingCommands.length >= page) await this.store()
+  }
+
+  /** Commands of a file that does not name them, told from their events: what was sent with them is not known any more. */
+  async commandsFromEvents(): Promise<void> {
+    await this.db.writer.query(
+      `INSERT OR IGNORE INTO commands (id, body_hash, reply)
+       SELECT command_id, '', json_object('position', max(position), 'stream',
+         coalesce(max(CASE WHEN stream LIKE 'edition:%' THEN stream END), max(stream)), 'seq',
+         coalesce(max(CASE WHEN stream LIKE 'edition:%' THEN seq END), max(seq)), 'made', count(*), 'disputed', NULL)
+       FROM events WHERE command_id <> '' GROUP BY command_id`,
+    )
+  }
+
   /** @returns false when the picture is not the one it is called after */
   async addPicture({ id, data }: PictureLine): Promise<boolean> {
     const bytes = Buffer.from(data, 'base64')
@@ -72,5 +91,12 @@ export class Staged {
     const rows = this.waiting.map((event) => Object.values(toRow({ ...event, claimedAt: event.claimedAt ?? null })))
     this.waiting = []
     if (rows.length > 0) await this.db.writer.query(insert, { bind: [JSON.stringify(rows)] })
+    const commands = this.waitingCommands
+    this.waitingCommands = []
+    if (commands.length > 0)
+      await this.db.writer.query(
+        `INSERT OR IGNORE INTO commands (id, body_hash, reply) SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each($1)`,
+        { bind: [JSON.stringify(commands)] },
+      )
   }
 }

@@ -1,23 +1,30 @@
+import { createHash } from 'node:crypto'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { mkdir } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Ajv2020 } from 'ajv/dist/2020.js'
 import fc from 'fast-check'
+import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { editionRecord } from '#core/edition/record'
 import type { EditionState } from '#core/edition/state'
 import type { LedgerEvent } from '#core/ground/envelope'
 import { type StreamKind, streamKinds } from '#core/house/streams'
-import { lotDefaults } from '#core/stores/lot/state'
-import type { StudioState } from '#core/stores/studio/state'
+import { lotDefaults, type LotState } from '#core/stores/lot/state'
+import { studioDefaults, type StudioState } from '#core/stores/studio/state'
 import { chainStart, eventHash, toRow } from '../database/events'
 import { chainHead } from '../database/heads'
 import { rows } from '../database/connections'
+import { lineageOf } from '../database/lineage'
 import { rebuildSummaries, summariesOf } from '../database/summaries'
+import type { Submission } from '../services/ledger'
 import { loadDemo } from '../services/load-demo'
 import { openPressroom, type Pressroom } from '../services/pressroom'
 import recordSchema from '../../public/schemas/edition-record.schema.json'
+import { plan } from '../../tests/fixtures/press-table'
+import { samples } from '../../tests/fixtures/requests'
+import { tornRight } from '../../tests/fixtures/torn'
 import { checkLine } from './check-line'
 import { studioFile } from './write'
 
@@ -74,7 +81,7 @@ const golden = '../../core/house/golden'
 const versions = readdirSync(new URL(golden, import.meta.url)).filter((name) => name.endsWith('.jsonl'))
 
 /** A ledger of every event of every version there ever was, each version's streams beside the others'. */
-function everyEvent(): LedgerEvent[] {
+function everyEvent(change: Partial<LedgerEvent> = {}): LedgerEvent[] {
   const last = new Map<string, { seq: number; hash: string }>()
   const told = versions.flatMap((name) =>
     readFileSync(new URL(`${golden}/${name}`, import.meta.url), 'utf8')
@@ -89,7 +96,7 @@ function everyEvent(): LedgerEvent[] {
   const first = { ...told[0]!, stream: 'studio', type: 'person-added', version: 1 }
   return [{ ...first, data: { personId: 'p1', role: 'manager' } }, ...told].map((event, i) => {
     const before = last.get(event.stream) ?? { seq: 0, hash: chainStart }
-    const placed = { ...event, claimedAt: null, position: i + 1, seq: before.seq + 1 }
+    const placed = { ...event, ...change, claimedAt: null, position: i + 1, seq: before.seq + 1 }
     const hash = eventHash(before.hash, placed)
     last.set(event.stream, { seq: placed.seq, hash })
     return { ...placed, hash }
@@ -113,10 +120,10 @@ const roundTrips: Record<StreamKind, string> = {
   account: 'account:p2-version-12',
 }
 
-async function roomOfEveryEvent(): Promise<Pressroom> {
+async function roomOfEveryEvent(change: Partial<LedgerEvent> = {}): Promise<Pressroom> {
   const folder = newFolder()
   const room = await openPressroom(folder, false)
-  const events = everyEvent()
+  const events = everyEvent(change)
   for (const event of events) {
     const row = toRow(event)
     await room.db.writer.query(
@@ -238,6 +245,101 @@ describe('a studio file', () => {
     await busy
     for (const text of new Set([...texts.slice(0, 2), ...texts.slice(-3)]))
       expect((await handIn(await newRoom(), text)).problems).toEqual([])
+  })
+
+  /** The file with other lines, and an end that fits them. */
+  function ended(body: readonly string[]): string {
+    const text = `${body.join('\n')}\n`
+    const sha256 = createHash('sha256').update(text).digest('hex')
+    return `${text}${JSON.stringify({ line: 'end', lines: body.length, sha256 })}\n`
+  }
+
+  /** The same file as a program wrote it that knew no commands. */
+  function ofVersion1(text: string): string {
+    const [head, ...rest] = text.trimEnd().split('\n').slice(0, -1)
+    const { commands: _, ...said } = JSON.parse(head!) as Record<string, unknown>
+    return ended([
+      JSON.stringify({ ...said, version: 1 }),
+      ...rest.filter((line) => !line.startsWith('{"line":"command"')),
+    ])
+  }
+
+  it.each([
+    ['this program', (text: string) => text],
+    ['one before it', ofVersion1],
+  ])('of %s counts nothing twice that is sent again, and tells no tablet that something is missing', async (_, as) => {
+    const from = await newRoom()
+    const custom = { line: 'number-title-signature', destroyedNumber: 'retired', currency: '€' } as const
+    const set = await from.people.setUp('Tove Brand', 'net loft', { ...studioDefaults, ...custom, name: 'Small' })
+    const personId = 'person' in set ? set.person.id : ''
+    const given: Submission[] = []
+    const give = async (stream: string, type: string, data: object) => {
+      const context = { personId, role: 'manager', commandId: uuid(), occurredAt: new Date().toISOString() } as const
+      given.push({ command: { type, stream, data }, context, device: 'd', via: null })
+      expect(await from.ledger.submit(given.at(-1)!)).toMatchObject({ status: 'stored' })
+    }
+    await give('lot:l', 'add-lot', {
+      ...lotDefaults,
+      maker: '',
+      name: 'laid',
+      width: 760,
+      height: 560,
+      weight: 200,
+      price: 4,
+      sheets: 100,
+    })
+    await give('edition:e', 'start-edition', { title: 'Moved', plan })
+    await give('edition:e', 'tear', tornRight('l', 8, 8))
+    const layerId = (await from.ledger.read<EditionState>('edition:e')).layers[0]!.id
+    for (let sheet = 1; sheet <= 4; sheet++)
+      await give('edition:e', 'pull', { ...samples.pull, layerId, sheetIds: [sheet], batchIds: [] })
+    const room = await newRoom()
+    expect((await handIn(room, as(await written(from)))).problems).toEqual([])
+    await room.bringingIn.take(room, personId, 'a new passphrase')
+    expect(room.lineage).toEqual({ id: expect.not.stringMatching(from.lineage.id), from: from.ledger.position })
+    expect(await lineageOf(room.db.reader)).toEqual(room.lineage)
+    for (const submission of given)
+      expect(await room.ledger.submit(submission)).toMatchObject({ status: 'stored', repeated: true })
+    expect(room.ledger.position).toBe(from.ledger.position)
+    const [there, here] = await Promise.all([from, room].map(({ ledger }) => ledger.read<LotState>('lot:l')))
+    expect([here!.left, (await room.ledger.read<EditionState>('edition:e')).pulls.length]).toEqual([there!.left, 4])
+  })
+
+  it('with moments that earlier versions took is taken, and its hashes stay', async () => {
+    const before = await roomOfEveryEvent({ occurredAt: '2026-335T10:00:00.000Z' })
+    const text = await written(before)
+    const room = await newRoom()
+    expect((await handIn(room, text)).problems).toEqual([])
+    await room.bringingIn.take(room, 'p1', 'a new passphrase')
+    expect(await written(room)).toBe(text)
+  })
+
+  it('of nothing but blank lines is let go of at once, and taps come in between', async () => {
+    const room = await newRoom()
+    const began = Date.now()
+    const { problems } = await handIn(room, Buffer.alloc(20_000_000, '\n'))
+    expect(problems.length).toBeGreaterThan(0)
+    expect(Date.now() - began).toBeLessThan(5_000)
+  })
+
+  it.each([
+    ['more sheets than an edition holds', 'sheets-torn', { count: 3_000_000 }, /at most 5000 sheets/],
+    ['a number beyond all bounds', 'sheets-torn', { lotSheets: 1e300 }, /beyond all bounds/],
+    ['a text without end', 'sheets-torn', { lotName: 'x'.repeat(30_000) }, /more than 20000 characters/],
+  ])('with %s is told, and nothing is folded of it', async (_, type, change, words) => {
+    const body = lines().slice(0, -1)
+    const at = body.findIndex((line) => line.includes(`"type":"${type}"`))
+    const event = JSON.parse(body[at]!) as { data: object }
+    body[at] = JSON.stringify({ ...event, data: { ...event.data, ...change } })
+    const { problems } = await handIn(await newRoom(), ended(body))
+    expect(problems.join('\n')).toMatch(words)
+  })
+
+  it('with an event on a stream of another kind is told', async () => {
+    const body = lines().slice(0, -1)
+    const at = body.findIndex((line) => line.includes('"type":"sheets-torn"'))
+    body[at] = body[at]!.replace(/"stream":"edition:/, '"stream":"lot:')
+    expect((await handIn(await newRoom(), ended(body))).problems.join('\n')).toContain('stands on lot:')
   })
 
   it('is not taken into a room that is there already, which stays as it was', async () => {

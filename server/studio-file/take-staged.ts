@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { type Connections, rows } from '../database/connections'
 import { durable } from '../database/durable'
 import { eventColumns } from '../database/events'
+import { beginLineage } from '../database/lineage'
 
 /** Thrown when there is a room already by the time its ledger was to be brought in. */
 export class RoomThere extends Error {}
@@ -44,6 +45,10 @@ export async function takeStaged(
         await writer.query(
           `INSERT INTO main.events (${eventColumns}) SELECT ${eventColumns} FROM staged.events ORDER BY position`,
         )
+        await writer.query(
+          'INSERT INTO main.commands (id, body_hash, reply) SELECT id, body_hash, reply FROM staged.commands',
+        )
+        await beginLineage(writer)
         await writer.query('INSERT INTO main.heads (position, head) SELECT position, head FROM staged.heads')
         await writer.query(
           `INSERT INTO main.summaries (${summaryColumns}) SELECT ${summaryColumns} FROM staged.summaries`,

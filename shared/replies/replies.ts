@@ -103,7 +103,8 @@ export interface BackupsReply {
   /** Where they lie, on the server's disk. */
   folder: string
   isRunning: boolean
-  backups: { name: string; at: string; events: number; bytes: number }[]
+  /** `lost`: pictures that events name and that were gone when it was made. */
+  backups: { name: string; at: string; events: number; bytes: number; lost: number }[]
 }
 
 /** How far a check of the ledger has come, and what it found. */
@@ -284,6 +285,8 @@ export interface FindReply {
 }
 
 export interface FloorReply {
+  /** For staff, when the last good backup is older than two days: when it was made, or null when there is none. */
+  lateBackup: { at: string | null } | null
   /** Who asks for staff, the longest wait first. */
   asks: (AskWaiting & { editionId: string; title: string })[]
   running: EditionSummary[]

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { BackupsReply } from '#shared/replies/replies'
+import { figured } from '~/drawings/words'
 
 /** Copies of the whole room: those there are, and one made now. */
 const { busy, fault, giving } = useGiving()
@@ -26,6 +27,10 @@ const size = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`
     <p v-if="kept" class="soft">
       They lie in {{ kept.folder }} on the server. Copy them to another disk now and then; bringing one back is said in
       the README.
+    </p>
+    <p v-if="kept?.backups[0]?.lost" class="trouble" role="alert">
+      {{ figured(kept.backups[0].lost, 'picture') }} named in the record could not be found when it was made. Look for
+      an older backup that has {{ kept.backups[0].lost === 1 ? 'it' : 'them' }}.
     </p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
   </div>

@@ -11,7 +11,7 @@ import { inHand, type LotState, type Ration, rationOf } from '../../stores/lot/s
 import { lot } from '../../stores/lot/stream'
 import { dayGate, paperGate } from '../gates'
 import { sheetSpoiled } from '../events/sheet-spoiled'
-import { blankPieces, type Torn } from '../sheet'
+import { blankPieces, mostSheets, type Torn } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { isNamed, theirs } from '../who'
@@ -41,8 +41,6 @@ interface Tear {
   /** Offcuts kept as proof paper, each size as a lot of its own. */
   offcuts: OffcutsKept[]
 }
-
-const mostSheets = 5000
 
 const sheetsTorn = defineEvent(
   edition,
