@@ -17,6 +17,7 @@ const { measureRecordPdf, measureStudioFile } = await import('./bench/files.mjs'
 const { measureCharges } = await import('./bench/charges.mjs')
 const { measureTimetable } = await import('./bench/timetable.mjs')
 const { measureClass } = await import('./bench/class.mjs')
+const { measureGreedy } = await import('./bench/greedy.mjs')
 const { measureCurating } = await import('./bench/curating.mjs')
 const { fillLedger } = await import('./bench/ledger.mjs')
 const { measureLists, measureEdition, measureLargeReply } = await import('./bench/reading.mjs')
@@ -86,6 +87,14 @@ for (const [what, setting] of [
 }
 const ratio = small.rate / peer.rate
 say('  a bare peer, in turn', `${asRate(peer)}, ours ${ratio.toFixed(2)} of it`, 'at least 0.5', ratio >= 0.5)
+
+const greedy = await measureGreedy(folder('greedy'), fillLedger)
+say(
+  `a pull beside six greedy readers (${greedy.read} readings of 5,000 pulls), 95 of 100`,
+  `${ms(greedy.beside)}, alone ${ms(greedy.alone)}`,
+  'under 150 ms',
+  greedy.beside < 150,
+)
 
 const edition = await measureEdition(folder('edition'), fillLedger)
 say('edition of 3,000 events, from disk', `${edition.cold.toFixed(1)} ms`, 'under 60 ms', edition.cold < 60)

@@ -5,6 +5,14 @@ import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'n
 import { createServer } from 'node:http'
 import { hostname, networkInterfaces } from 'node:os'
 import { join } from 'node:path'
+import { AsnConvert } from '@peculiar/asn1-schema'
+import {
+  GeneralName,
+  GeneralSubtree,
+  GeneralSubtrees,
+  id_ce_nameConstraints,
+  NameConstraints,
+} from '@peculiar/asn1-x509'
 import * as x509 from '@peculiar/x509'
 
 x509.cryptoProvider.set(webcrypto)
@@ -54,6 +62,33 @@ const serial = () =>
     .toString('hex')
     .replace(/^./, '1')
 
+/** Addresses that lead to nobody outside a house: of this machine, and of a private network. */
+const privateNetworks = ['127.0.0.0/8', '10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16', '169.254.0.0/16']
+
+/**
+ * What the authority may speak for: this machine's names, names of the local network, and private addresses. A device that
+ * trusts it trusts it for nothing else.
+ */
+function nameConstraints() {
+  const { dns, ip } = namesOfMachine()
+  const subtree = (name) => new GeneralSubtree({ base: new GeneralName(name) })
+  const own = ip.filter((address) => !/^(127|10|192\.168|169\.254|172\.(1[6-9]|2\d|3[01]))\./.test(address))
+  const permitted = [
+    ...[...new Set(['localhost', 'local', ...dns])].map((dNSName) => subtree({ dNSName })),
+    ...[...privateNetworks, ...own.map((address) => `${address}/32`)].map((iPAddress) => subtree({ iPAddress })),
+  ]
+  const value = new NameConstraints({ permittedSubtrees: new GeneralSubtrees(permitted) })
+  return new x509.Extension(id_ce_nameConstraints, true, AsnConvert.serialize(value))
+}
+
+/** SHA-256 of a certificate, as devices show it. */
+export async function fingerprintOf(certificate) {
+  const hex = Buffer.from(await certificate.getThumbprint('SHA-256'))
+    .toString('hex')
+    .toUpperCase()
+  return hex.match(/../g).join(':')
+}
+
 /** The room's own authority: made once, and trusted by each tablet once. */
 async function authorityOf(folder) {
   const [cert, key] = [join(folder, 'authority.pem'), join(folder, 'authority-key.pem')]
@@ -73,6 +108,7 @@ async function authorityOf(folder) {
     extensions: [
       new x509.BasicConstraintsExtension(true, 0, true),
       new x509.KeyUsagesExtension(x509.KeyUsageFlags.keyCertSign | x509.KeyUsageFlags.cRLSign, true),
+      nameConstraints(),
       await x509.SubjectKeyIdentifierExtension.create(keys.publicKey),
     ],
   })
@@ -149,11 +185,11 @@ export function renewing(folder, { every = 60 * 60_000, clock = Date.now } = {})
 }
 
 /** A page over plain HTTP that gives away the authority's certificate, which is no secret, and says what to do with it. */
-function serveAuthority(port, authority, address) {
+function serveAuthority(port, authority, address, fingerprint) {
   const page = `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Trust this pressroom</title>
 <h1>Trust this pressroom</h1><p>Do this once on each tablet or computer of the room.</p>
-<p><a href="/authority.crt">1. Fetch the room’s certificate</a></p><p>2. Let the device trust it: in its settings, under security or certificates, install the file as an authority (CA) certificate for websites. Some devices ask afterwards to switch the trust on, under about or trust settings; on a computer it may be the browser’s own settings.</p>
-<p>3. Open <a href="${address}">${address}</a>.</p></html>`
+<p><a href="/authority.crt">1. Fetch the room’s certificate</a></p><p>2. Compare its SHA-256 fingerprint with the one the server printed when it started, not only with this page: <code>${fingerprint}</code>. Trust nothing else.</p><p>3. Let the device trust it: in its settings, under security or certificates, install the file as an authority (CA) certificate for websites. Some devices ask afterwards to switch the trust on, under about or trust settings; on a computer it may be the browser’s own settings.</p>
+<p>4. Open <a href="${address}">${address}</a>.</p></html>`
   const server = createServer((request, answer) => {
     if (request.url === '/authority.crt') {
       answer.writeHead(200, { 'content-type': 'application/x-x509-ca-cert', 'x-content-type-options': 'nosniff' })
@@ -180,7 +216,9 @@ export async function openTo({ port, data }) {
   const place = ip.find((one) => one !== '127.0.0.1')
   const trustPort = Number(port) + 1
   renewing(folder)
-  serveAuthority(trustPort, authority, `https://${name}:${port}/`)
+  const fingerprint = await fingerprintOf(authority.certificate)
+  serveAuthority(trustPort, authority, `https://${name}:${port}/`, fingerprint)
   console.info(`In the room: https://${name}:${port}/${place ? ` or https://${place}:${port}/` : ''}`)
   console.info(`On each tablet once, before that: http://${place ?? name}:${trustPort}/ , and what it says there.`)
+  console.info(`SHA-256 of the certificate that the tablet shows must be ${fingerprint}`)
 }

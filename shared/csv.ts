@@ -4,7 +4,7 @@ import Papa from 'papaparse'
  * What a spreadsheet would run: a cell that begins with one of these signs, in either width, whatever blanks or line ends
  * stand before it or follow. A plain amount below 0 is none.
  */
-const formula = /^(?![+-]\d+(\.\d+)?$)[\s\u0000-\u001f\u200b\ufeff]*[=+\-@|＝＋－＠]/
+const formula = /^(?![+-]\d+(\.\d+)?$)[\s\p{Cc}\u200b\ufeff]*[=+\-@|＝＋－＠]/u
 
 interface Layout {
   /** The columns in order; those of the first row when not given. */

@@ -5,6 +5,12 @@ import { localOf } from '#core/calendar/local-time'
 const mostTimes = 60
 /** Times looked through of one that began long ago, until those to come. */
 const mostLooked = 20_000
+/** Events of a file that is read; a calendar of holidays has some dozens. */
+const mostEvents = 2_000
+/** Times looked through in all: a file made to be slow ends here. */
+const mostLookedInAll = 60_000
+/** As long as this the page is not heard, ms. */
+const atOnce = 12
 const lookedAhead = 2 * 365 * 24 * 3600_000
 
 /**
@@ -13,6 +19,11 @@ const lookedAhead = 2 * 365 * 24 * 3600_000
  * @throws Error when it is no calendar, in words that say so
  */
 export async function closuresIn(text: string, zone: string): Promise<{ closures: ClosureSaid[]; left: number }> {
+  const count = text.match(/^BEGIN:VEVENT/gm)?.length ?? 0
+  if (count > mostEvents)
+    throw new Error(
+      `That calendar has ${count} events; one of holidays has some dozens, and ${mostEvents} are read at most. Export the holidays alone.`,
+    )
   const { default: ical } = await import('ical.js')
   let events
   try {
@@ -35,7 +46,15 @@ export async function closuresIn(text: string, zone: string): Promise<{ closures
     closures.push({ from: told(from), until: told(until), personId: null, why: why.slice(0, 200) })
     return true
   }
+  let looked = 0
+  let rested = performance.now()
+  const rest = async () => {
+    if (performance.now() - rested < atOnce) return
+    await new Promise((resolve) => setTimeout(resolve))
+    rested = performance.now()
+  }
   for (const event of events) {
+    await rest()
     const why = event.summary ?? ''
     if (!event.startDate || !event.endDate) {
       left++
@@ -48,6 +67,9 @@ export async function closuresIn(text: string, zone: string): Promise<{ closures
     const times = event.iterator()
     let taken = 0
     for (let i = 0; i < mostLooked && taken < mostTimes; i++) {
+      if (++looked > mostLookedInAll)
+        throw new Error('That calendar repeats too much to be read. Export the holidays alone.')
+      await rest()
       const time = times.next()
       if (!time || time.toJSDate().getTime() > Date.now() + lookedAhead) break
       const { startDate, endDate } = event.getOccurrenceDetails(time)

@@ -151,6 +151,7 @@ function sentenceOf(pull: Pull, { standard, layer, by }: Beside): string {
     standard,
     pull.disputed ? `disputed: ${pull.disputed.message}` : '',
     `${hoursAndMinutes.format(new Date(pull.at))} by ${by}`,
+    pull.claimedAt ? 'the tablet’s clock was wrong' : '',
   ]
     .filter((part) => part !== '')
     .join(', ')

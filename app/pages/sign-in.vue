@@ -54,13 +54,13 @@ async function goOn() {
       v-model="personId"
       label="Name"
       placeholder="who are you?"
-      :items="session.people.filter((p) => p.active).map((p) => ({ value: p.id, title: `${p.name}, ${p.role}` }))"
+      :items="session.people.filter((p) => p.active).map((p) => ({ value: p.id, title: p.name }))"
     />
     <VTextField v-model="secret" label="PIN or passphrase" type="password" autocomplete="current-password" />
     <VCheckbox v-model="own" label="This device is mine alone: do not sign me out when nobody touches it" />
     <p v-if="outbox.unsent > 0 && session.person" class="soft">
-      {{ outbox.unsent }} {{ outbox.unsent === 1 ? 'tap waits' : 'taps wait' }} to be stored. After signing out they go
-      in under the name of whoever sends them; let someone else sign in instead, and they stay yours.
+      {{ outbox.unsent }} {{ outbox.unsent === 1 ? 'tap waits' : 'taps wait' }} to be stored. They stay yours, whoever
+      signs in here next.
     </p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <div class="buttons">

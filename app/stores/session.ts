@@ -4,7 +4,7 @@ import { v4, v7 } from 'uuid'
 import { computed, ref } from 'vue'
 import type { Role } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
-import type { CommandReply, PersonReply, SessionReply } from '#shared/replies/replies'
+import type { CommandReply, PeopleReply, PersonReply, SessionReply } from '#shared/replies/replies'
 import { api, ApiError } from '~/composables/api'
 import { keepAnswered } from '~/outbox/answered'
 import { copiesAreOf, keepCopy, readCopy } from '~/outbox/kept'
@@ -52,7 +52,9 @@ export const useSession = defineStore('session', () => {
   }
 
   async function loadPeople(): Promise<void> {
-    people.value = (await api<{ people: PersonReply[] }>('/api/people')).people
+    const { people: told } = await api<PeopleReply>('/api/people')
+    // At the door only names are told; who may do what comes with the sign-in.
+    people.value = told.map((one) => ({ role: 'member' as const, active: true, ...one }))
     await keepCopy('people', JSON.parse(JSON.stringify(people.value)))
   }
 
@@ -70,6 +72,7 @@ export const useSession = defineStore('session', () => {
   /** @param own true on a device of the person's own, which does not go idle */
   async function signIn(personId: string, secret: string, own = false): Promise<void> {
     await take(await api<SessionReply>('/api/session', 'POST', { personId, secret, own }))
+    void loadPeople().catch(() => undefined)
   }
 
   /**

@@ -26,6 +26,7 @@ const versions = [
   'version-10',
   'version-11',
   'version-12',
+  'version-13',
 ]
 const events = versions.flatMap(eventsOf)
 

@@ -5,7 +5,7 @@ import { laid, plan, torn } from './requests.mjs'
 import { firstManager, quantile, startServer } from './server.mjs'
 import { Station } from './station.mjs'
 
-const students = 30
+const studentsAtWork = 30
 const sheets = 200
 /** Between two pulls of one student while it is measured, ms: all of them at work, quicker than any class. */
 const rest = 4000
@@ -17,7 +17,7 @@ export async function measureClass(folder) {
   const first = new Station(server.url)
   const { cookie, body } = await first.post('/api/setup', firstManager)
   Object.assign(first, { cookie, personId: body.person.id, browser: body.device })
-  const { course, benches } = await fillClass(first)
+  const { course, benches } = await fillClass(first, studentsAtWork)
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   await context.addCookies(
@@ -30,11 +30,11 @@ export async function measureClass(folder) {
   await page.goto(`${server.url}/class/${course}`)
   await page
     .locator('.table')
-    .nth(students - 1)
+    .nth(studentsAtWork - 1)
     .waitFor()
   let isOver = false
   const work = benches.slice(1).map(async (bench, i) => {
-    await new Promise((done) => setTimeout(done, (i * rest) / students))
+    await new Promise((done) => setTimeout(done, (i * rest) / studentsAtWork))
     const station = new Station(server.url, first)
     while (!isOver) {
       await station.post('/api/commands', station.pulling({ ...bench, sheet: bench.next++ }))
@@ -62,7 +62,7 @@ export async function measureClass(folder) {
 }
 
 /** A class with an edition for each student, its paper torn and ten pulls given. */
-async function fillClass(station) {
+export async function fillClass(station, students = 30) {
   const [course, lotId] = [v7(), v7()]
   const stream = `course:${course}`
   const must = async (to, type, data, more = {}) => {
@@ -101,6 +101,7 @@ async function fillClass(station) {
       gates: [],
       practice: null,
       mayReplan: true,
+      opens: null,
       due: null,
       paper: null,
       pictures: [],

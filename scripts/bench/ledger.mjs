@@ -65,6 +65,7 @@ export async function fillLedger(
           commandId,
           occurredAt: now,
           recordedAt: now,
+          claimedAt: null,
         }
         hash = eventHash(hash, bare)
         const event = { ...bare, hash }

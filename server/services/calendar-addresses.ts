@@ -1,5 +1,6 @@
 import type { PersonReply } from '#shared/replies/replies'
 import { rows } from '../database/connections'
+import type { Beside } from '../database/writing'
 import type { Pressroom } from './pressroom'
 import { seal, unseal } from './sealed'
 
@@ -36,6 +37,12 @@ export async function makeAddress(room: Pressroom, personId: string): Promise<st
   )
   return pathOf(room, personId, made)
 }
+
+/** What to write to end a person's address for good: with another secret, another role, or when they leave. */
+export const endingAddress = (personId: string): Beside => ({
+  sql: 'DELETE FROM calendar_addresses WHERE person = $1',
+  bind: [personId],
+})
 
 /** Whose address it is; null for one that never was, was replaced, or is of somebody who is gone. */
 export async function personAt(room: Pressroom, token: string): Promise<PersonReply | null> {

@@ -7,6 +7,7 @@ import { type Connections, rows } from '../database/connections'
 import type { Beside } from '../database/writing'
 import { type Attempt, Attempts } from './attempts'
 import type { Ledger, Submission } from './ledger'
+import { endingAddress } from './calendar-addresses'
 import { hashSecret, secretMatches } from './secrets'
 import type { SignIn, SignIns } from './sign-ins'
 
@@ -160,7 +161,7 @@ export class People {
         sql: 'UPDATE people SET name = $1, role = $2, active = $3 WHERE id = $4',
         bind: [to.name.trim(), to.role, to.active ? 1 : 0, id],
       },
-      ...(revoke ? [this.signIns.ending(id, null)] : []),
+      ...(revoke ? [this.signIns.ending(id, null), endingAddress(id)] : []),
     ]
     const data = { personId: id, role: to.role, active: to.active }
     const result: PersonResult = await this.submit(id, { type: 'change-person', stream: 'studio', data }, by, beside)
@@ -190,8 +191,7 @@ export class People {
         await writer.query('UPDATE people SET secret = $1, must_change = $2 WHERE id = $3', {
           bind: [kept, own ? 0 : 1, id],
         })
-        const { sql, bind } = this.signIns.ending(id, own)
-        await writer.query(sql, { bind })
+        for (const { sql, bind } of [this.signIns.ending(id, own), endingAddress(id)]) await writer.query(sql, { bind })
         await writer.query('COMMIT')
       } catch (error) {
         await writer.query('ROLLBACK').catch(() => undefined)

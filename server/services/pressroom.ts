@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto'
 import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { type Connections, DatabaseUnusable, lockFolder, openConnections, rows } from '../database/connections'
+import { lastPosition } from '../database/events'
 import { chainHead, HeadFile, missingFrom } from '../database/heads'
 import { beginLineage, type Lineage, lineageOf } from '../database/lineage'
 import { migrate } from '../database/migrations'
@@ -10,6 +11,7 @@ import { BringingIn } from '../studio-file/bringing-in'
 import { Backups } from './backups'
 import { roomSensor } from '../devices/room-sensor'
 import { HourlyAir } from './hourly-air'
+import { bytesOf, type WrittenJson } from './compressed'
 import { HandOuts } from './hand-outs'
 import { Ledger } from './ledger'
 import { LedgerCheck } from './ledger-check'
@@ -21,9 +23,14 @@ import { PassBook } from './pass-book'
 import { PulledLately } from './pulled-lately'
 import { People } from './people'
 import { Pictures } from './pictures'
+import { Readings } from './readings'
 import { SecurityLog } from './security-log'
 import { SetUpToken } from './set-up-token'
 import { SignIns } from './sign-ins'
+import { WrittenReplies } from './written-replies'
+
+/** Bytes of replies that are kept written out. */
+const mostWritten = 48 * 1024 * 1024
 
 /** Everything one running pressroom holds. */
 export interface Pressroom {
@@ -45,6 +52,8 @@ export interface Pressroom {
   check: LedgerCheck
   backups: Backups
   handOuts: HandOuts
+  readings: Readings
+  written: WrittenReplies<WrittenJson>
   hourlyAir: HourlyAir
   passBook: PassBook
   pulledLately: PulledLately
@@ -118,8 +127,17 @@ async function refuseLess(db: Connections, folder: string): Promise<void> {
       `In ${folder} ${missing}. Nothing was changed. Bring the newest backup back with npm run restore; to go on without what is missing, start once with --as-it-is.`,
     )
   console.warn(`In ${folder} ${missing}. It goes on as it is.`)
+  await forgetBeyond(db.writer)
   await chainHead(db.writer)
   await beginLineage(db.writer)
+}
+
+/** What was made from events that are gone goes too: lists are built anew, and a tap of then that is sent again is new. */
+async function forgetBeyond(writer: Connections['writer']): Promise<void> {
+  const last = await lastPosition(writer)
+  await writer.query('DELETE FROM summaries')
+  await writer.query('DELETE FROM heads WHERE position > $1', { bind: [last] })
+  await writer.query(`DELETE FROM commands WHERE reply ->> '$.position' > $1`, { bind: [last] })
 }
 
 /** Open a data folder, making it when it is not there. @throws DatabaseUnusable when it cannot be used; nothing is held then */
@@ -202,6 +220,8 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     check,
     backups,
     handOuts: new HandOuts(),
+    readings: new Readings(),
+    written: new WrittenReplies(mostWritten, bytesOf),
     hourlyAir,
     passBook,
     pulledLately,

@@ -1,7 +1,7 @@
 import { getRequestHeader, getRequestIP, type H3Event } from 'h3'
 import { isStaff } from '#core/ground/who'
 import type { Viewer } from '#core/house/who-sees'
-import type { StudioState } from '#core/stores/studio/state'
+import { studioDefaults, type StudioSettings, type StudioState } from '#core/stores/studio/state'
 import type { SessionReply } from '#shared/replies/replies'
 import { readSealed, writeSealed } from './cookies'
 import { deviceOf, giveDevice } from './device'
@@ -88,6 +88,16 @@ async function demoSession(event: H3Event, room: Pressroom): Promise<Signed | nu
   return manager ? await startSession(event, room, room.people.get(manager.id)!, true) : null
 }
 
+/** What of the room's settings somebody is told: at the door its name and unit; prices to people, how it is run to staff. */
+function settingsFor(person: Person | null, studio: StudioState): StudioSettings {
+  const { name, unit, line, currency, destroyedNumber, confidence, inkGram, pressHour, labourHour } = studio
+  const { idleMinutes, backupsKept, bookedHours, tarers } = studio
+  const atTheDoor = { ...studioDefaults, name, unit, line, currency, destroyedNumber }
+  if (!person) return atTheDoor
+  const people = { ...atTheDoor, confidence, inkGram, pressHour, labourHour, idleMinutes, bookedHours, tarers }
+  return isStaff(person.role) ? { ...people, backupsKept } : people
+}
+
 /** Who is here. @param fresh a sign-in begun by this very request, whose cookie is only now on its way */
 export async function describeSession(
   event: H3Event,
@@ -110,18 +120,6 @@ export async function describeSession(
     own: signed?.signIn.own ?? false,
     demo: room.demo,
     needsSetup: room.people.isEmpty,
-    studio: {
-      name: studio.name,
-      line: studio.line,
-      destroyedNumber: studio.destroyedNumber,
-      currency: studio.currency,
-      unit: studio.unit,
-      inkGram: studio.inkGram,
-      pressHour: studio.pressHour,
-      labourHour: studio.labourHour,
-      confidence: studio.confidence,
-      idleMinutes: studio.idleMinutes,
-      backupsKept: studio.backupsKept,
-    },
+    studio: settingsFor(signed?.person ?? null, studio),
   }
 }

@@ -257,7 +257,8 @@ describe('a studio file', () => {
   /** The same file as a program wrote it that knew no commands. */
   function ofVersion1(text: string): string {
     const [head, ...rest] = text.trimEnd().split('\n').slice(0, -1)
-    const { commands: _, ...said } = JSON.parse(head!) as Record<string, unknown>
+    const said = JSON.parse(head!) as Record<string, unknown>
+    delete said.commands
     return ended([
       JSON.stringify({ ...said, version: 1 }),
       ...rest.filter((line) => !line.startsWith('{"line":"command"')),

@@ -20,6 +20,7 @@ import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
 import { type Method, methods } from '#core/plan/plan'
 import { type LotDescription, type PaperUse, paperUses } from '#core/stores/lot/state'
 import { type Work, works } from '#core/plan/work'
+import { tarerChoices, type Tarers } from '#core/stores/studio/state'
 import { type LengthUnit, lengthUnits } from '#core/units/length'
 import { EdgesMarked, grains } from './preparing'
 import { Nested } from './nested'
@@ -75,6 +76,8 @@ export class SetStudio {
   @IsNumber() @Min(0.5) @Max(0.99) confidence!: number
   @IsInt() @Min(0) @Max(720) idleMinutes!: number
   @IsInt() @Min(0) @Max(365) backupsKept!: number
+  @IsInt() @Min(0) @Max(1000) bookedHours!: number
+  @IsIn(tarerChoices) tarers!: Tarers
 }
 
 class PastEditionTotals implements PastEditionRow {

@@ -68,6 +68,11 @@ export interface PersonReply {
   active: boolean
 }
 
+/** People of the room; to whoever is not signed in, names alone. */
+export interface PeopleReply {
+  people: (PersonReply | Pick<PersonReply, 'id' | 'name'>)[]
+}
+
 /** Someone signed in somewhere. */
 export interface SignInReply {
   id: string

@@ -89,7 +89,7 @@ describe('a tablet that is shared', () => {
   it('hands in what nothing proves, and it is kept as disputed, with whose it is said to be', async () => {
     const { tablet, own, takeOver, student } = await sharedTablet('Ivo Holm')
     // Given after the page was loaded without the server: there was nothing to seal it with.
-    const { proof: _, ...unsealed } = tablet.tap(own.stream, 'pull', tablet.pull(own.layerId, 1))
+    const unsealed = { ...tablet.tap(own.stream, 'pull', tablet.pull(own.layerId, 1)), proof: undefined }
     await takeOver()
     expect(await tablet.handIn(unsealed)).toMatchObject({ status: 200 })
     const { state } = await manager.read(own.id)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LineCustom } from '#core/print/pencil-line'
-import { studioDefaults } from '#core/stores/studio/state'
+import { studioDefaults, tarerChoices } from '#core/stores/studio/state'
 import { figured } from '~/drawings/words'
 
 /** What the studio is called and used to, in sentences: new editions start from it. */
@@ -37,6 +37,7 @@ const destroyed = [
   { value: 'retired', title: 'retired' },
   { value: 'replaced', title: 'given to its replacement' },
 ]
+const tarers = tarerChoices.map((value) => ({ value, title: value }))
 const titleOf = (options: { value: string; title: string }[], value: string) =>
   options.find((option) => option.value === value)?.title ?? value
 
@@ -134,6 +135,24 @@ async function saveStudio() {
           :words="studio.backupsKept === 0 ? 'no nightly backup' : figured(studio.backupsKept, 'nightly backup')"
         />
         {{ studio.backupsKept === 1 || studio.backupsKept === 0 ? 'is' : 'are' }} kept.
+      </p>
+      <p>
+        Hours one person may book ahead:
+        <SaidValue
+          v-model="studio.bookedHours"
+          label="Hours one person may book ahead"
+          :max="1000"
+          unit="h, 0 for no limit"
+          :words="studio.bookedHours === 0 ? 'no limit' : figured(studio.bookedHours, 'hour')"
+        />
+        · Who may tare the scale:
+        <SaidValue
+          v-model="studio.tarers"
+          label="Who may tare the scale"
+          kind="choice"
+          :options="tarers"
+          :words="studio.tarers"
+        />
       </p>
     </div>
     <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>

@@ -2,7 +2,7 @@
 import type { SignInReply } from '#shared/replies/replies'
 import { ago } from '~/drawings/words'
 
-/** Where people are signed in, and the way to end each. */
+/** Where people are signed in, or vouch for taps still on their way, and the way to end each. */
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const signIns = ref<SignInReply[]>([])
@@ -36,7 +36,10 @@ const words = (agent: string) => (/Mobi|Tablet|Pad/.test(agent) ? 'a phone or ta
           <td>{{ session.nameOf(one.personId) }}</td>
           <td>{{ words(one.agent) }}{{ one.own ? ', their own' : '' }}</td>
           <td>{{ one.isHere ? 'here' : one.address }}</td>
-          <td>{{ ago(one.seenAt) }}</td>
+          <td>
+            {{ ago(one.seenAt)
+            }}<span v-if="!one.isOpen" class="soft"> · signed out; taps still on their way count as theirs</span>
+          </td>
           <td class="number">
             <VBtn
               v-if="!one.isHere"

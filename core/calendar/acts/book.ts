@@ -5,16 +5,32 @@ import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
 import { station } from '../../station/stream'
 import { press } from '../../stores/press/stream'
+import type { StudioState } from '../../stores/studio/state'
 import { studio } from '../../stores/studio/stream'
 import { placeFault } from '../bookable'
 import { bookingFault } from '../booking-fault'
 import { booked } from '../events/booked'
 import { longPast } from '../kept'
+import { minuteOf } from '../local-time'
 import type { BookingSaid, CalendarState } from '../state'
 import { calendar } from '../stream'
 
 interface Booked {
   bookings: BookingSaid[]
+}
+
+/** Why somebody has booked enough already, or null: nobody keeps the room to themselves where staff set a bound. */
+function hoursFault(calendar: CalendarState, { bookedHours }: StudioState, wish: BookingSaid, now: string) {
+  if (bookedHours === 0) return null
+  const ahead = calendar.bookings.filter(({ personId, until }) => personId === wish.personId && until > now)
+  const minutes = [...ahead, wish].reduce((sum, { from, until }) => sum + minuteOf(until) - minuteOf(from), 0)
+  return minutes <= bookedHours * 60
+    ? null
+    : refuse(
+        'booked-enough',
+        `One person books ${bookedHours} hours ahead at most here; with this it would be ${Math.ceil(minutes / 6) / 10}. Give a booking back, or ask staff.`,
+        'until',
+      )
 }
 
 const editionsOf = (bookings: readonly BookingSaid[]) =>
@@ -46,7 +62,10 @@ export const book = defineAct(calendar, 'book', anyone, {
         return refuse('unknown-person', 'That person is not in the pressroom any more. Reload the page.', 'personId')
       if (seen.bookings.some(({ bookingId }) => bookingId === one.bookingId))
         return refuse('booked-already', 'That is booked already.', 'bookings')
-      const fault = placeFault(presses[i]!, stations[i]!, role) ?? bookingFault(seen, one, occurredAt)
+      const fault =
+        placeFault(presses[i]!, stations[i]!, role) ??
+        bookingFault(seen, one, occurredAt) ??
+        (isStaff(role) ? null : hoursFault(seen, room, one, occurredAt))
       if (fault) return fault
       const held = { ...one, at: occurredAt, position: 0, by: personId, via: null }
       seen = { ...seen, bookings: [...seen.bookings, held] }

@@ -69,10 +69,11 @@ export const startAssignment = defineAct(course, 'start-assignment', staff, {
         }),
         ...editions.flatMap((one, i) => started(course, given, one, data.editions[i]!, `${commandId}-${i + 1}`)),
         ...(given.paper
-          ? data.editions.map(({ personIds }, i) =>
+          ? data.editions.map(({ editionId, personIds }, i) =>
               paperRationed.on(lots[0]!, {
                 rationId: `${commandId}-${i + 1}`,
                 personId: personIds[0]!,
+                editionId,
                 sheets: given.paper!.sheets,
               }),
             )

@@ -1,13 +1,11 @@
 import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
-import { isStaff } from '../../ground/who'
 import { inkDrawn } from '../../stores/batch/events/ink-drawn'
 import { grams, scaleTolerance } from '../../stores/batch/state'
 import { batch } from '../../stores/batch/stream'
-import type { EditionState } from '../state'
 import { edition } from '../stream'
-import { isNamed } from '../who'
+import { theirs } from '../who'
 
 interface Draw {
   milligrams: number
@@ -16,30 +14,23 @@ interface Draw {
   note: string
 }
 
-const isTheirs = (edition: EditionState, personId: string) => edition.plan === null || isNamed(edition, personId)
-
 /** Ink is taken to a press, for an edition, by those who print it. */
-export const drawInk = defineAct(
-  batch,
-  'draw-ink',
-  ({ role, personId }, { edition }: { edition: EditionState }) => isStaff(role) || isTheirs(edition, personId),
-  {
-    needs: ({ editionStream }: Draw) => ({ edition: edition.of(streamId(editionStream)) }),
-    events: [inkDrawn],
-    rule: ({ batch }, data: Draw) => {
-      if (data.milligrams > batch.left + scaleTolerance)
-        return refuse(
-          'not-enough',
-          `${grams(data.milligrams)} were to be drawn, but only ${grams(batch.left)} of ${batch.name} are left. Reweigh the batch if the book is wrong.`,
-          'milligrams',
-        )
-      if (batch.left <= 0)
-        return refuse(
-          'not-enough',
-          `Nothing is left of ${batch.name}. Reweigh the batch if the book is wrong.`,
-          'milligrams',
-        )
-      return [inkDrawn.on(batch, { ...data, milligrams: Math.min(data.milligrams, batch.left) })]
-    },
+export const drawInk = defineAct(batch, 'draw-ink', theirs, {
+  needs: ({ editionStream }: Draw) => ({ edition: edition.of(streamId(editionStream)) }),
+  events: [inkDrawn],
+  rule: ({ batch }, data: Draw) => {
+    if (data.milligrams > batch.left + scaleTolerance)
+      return refuse(
+        'not-enough',
+        `${grams(data.milligrams)} were to be drawn, but only ${grams(batch.left)} of ${batch.name} are left. Reweigh the batch if the book is wrong.`,
+        'milligrams',
+      )
+    if (batch.left <= 0)
+      return refuse(
+        'not-enough',
+        `Nothing is left of ${batch.name}. Reweigh the batch if the book is wrong.`,
+        'milligrams',
+      )
+    return [inkDrawn.on(batch, { ...data, milligrams: Math.min(data.milligrams, batch.left) })]
   },
-)
+})

@@ -1,4 +1,5 @@
 import { defineAct } from '../../ground/act'
+import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { paperRationed } from '../../stores/lot/events/paper-rationed'
@@ -30,7 +31,7 @@ export const givePaper = defineAct(edition, 'give-paper', staff, {
     return (
       paperGate(edition, { personId, role: 'student' }) ??
       rationFault(lot, sheets) ?? [
-        paperRationed.on(lot, { rationId: commandId, personId, sheets }),
+        paperRationed.on(lot, { rationId: commandId, personId, editionId: streamId(edition.stream), sheets }),
         paperReleased.on(lot, { rationId: commandId, sheets }),
         ...asked.map(({ id }) => askAnswered.on(edition, { askId: id, note, given: true, takenBack: false })),
       ]

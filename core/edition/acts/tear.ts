@@ -1,5 +1,5 @@
 import { defineAct, defineEvent } from '../../ground/act'
-import type { Context } from '../../ground/envelope'
+import { type Context, streamId } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { isStaff } from '../../ground/who'
@@ -134,6 +134,12 @@ function rationFault(
     return refuse(
       'not-theirs',
       'That paper was given out to somebody else. Tear from your own, or from the shelf.',
+      'rationId',
+    )
+  if (ration.editionId !== undefined && ration.editionId !== streamId(edition.stream) && !isStaff(asker.role))
+    return refuse(
+      'other-edition',
+      'That paper was given out for the edition of a class. Tear it there, or ask staff.',
       'rationId',
     )
   if (lotSheets <= inHand(ration)) return null

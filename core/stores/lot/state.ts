@@ -44,6 +44,8 @@ export interface Ration {
   returned: number
   /** Of those given out, torn for an edition. */
   used: number
+  /** The edition it is for, by id, where a class gives it; such paper is torn for that edition. */
+  editionId?: string
 }
 
 export interface LotState extends LotDescription {

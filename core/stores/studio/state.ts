@@ -2,6 +2,7 @@ import type { CareRule } from '../../care/cards'
 import type { Climate } from '../../drying/moments'
 import type { Cleaner } from '../../care/cleaning'
 import type { Doer, Role, When } from '../../ground/envelope'
+import { isStaff } from '../../ground/who'
 import type { FaultLine } from '../../print/fault-table'
 import type { Leave } from './leaves'
 import type { Roller } from '../../ink/roller'
@@ -28,7 +29,19 @@ export interface StudioSettings {
   idleMinutes: number
   /** Nightly backups that are kept; 0 makes none. */
   backupsKept: number
+  /** Hours one person may have booked ahead; 0 sets no bound. Staff book without one. */
+  bookedHours: number
+  /** Who may tare the scale. */
+  tarers: Tarers
 }
+
+/** Who may tare the scale: a pull of it resets it for everybody. */
+export type Tarers = 'everybody' | 'members and staff' | 'staff'
+export const tarerChoices: readonly Tarers[] = ['everybody', 'members and staff', 'staff']
+
+/** Whether somebody of that role may tare the scale. */
+export const mayTare = ({ tarers }: Pick<StudioSettings, 'tarers'>, role: Role): boolean =>
+  isStaff(role) || tarers === 'everybody' || (tarers === 'members and staff' && role === 'member')
 
 /** What was not asked of a studio before. */
 export const studioDefaults: Omit<StudioSettings, 'name' | 'line' | 'destroyedNumber' | 'currency'> = {
@@ -39,6 +52,8 @@ export const studioDefaults: Omit<StudioSettings, 'name' | 'line' | 'destroyedNu
   confidence: 0.9,
   idleMinutes: 30,
   backupsKept: 7,
+  bookedHours: 0,
+  tarers: 'everybody',
 }
 
 /** The studio's own stream. Names and secrets of people live outside the ledger, under their ids. */

@@ -85,6 +85,7 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
             >, {{ p.verdict }}<template v-if="p.sheetIds.length > 0">, sheet {{ p.sheetIds.join(', ') }}</template
             >, by {{ doerWords(p, session.nameOf) }}.
             {{ p.disputed!.message }}
+            <template v-if="p.disputed!.claimedBy">Said to be by {{ session.nameOf(p.disputed!.claimedBy) }}.</template>
           </p>
           <VTextField v-model="settlement(p.pullId).reason" label="What really happened" />
           <VTextField

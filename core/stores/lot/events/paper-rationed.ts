@@ -7,8 +7,14 @@ export interface Share {
   sheets: number
 }
 
+interface Rationed extends Share {
+  rationId: string
+  /** The edition of a class that it is for, by id. */
+  editionId?: string
+}
+
 /** Good sheets were put aside for a person. */
-export const paperRationed = defineEvent(lot, 'paper-rationed', (state, data: Share & { rationId: string }) =>
+export const paperRationed = defineEvent(lot, 'paper-rationed', (state, data: Rationed) =>
   changed(state, {
     rations: appended(state.rations, {
       id: data.rationId,
@@ -17,6 +23,7 @@ export const paperRationed = defineEvent(lot, 'paper-rationed', (state, data: Sh
       released: 0,
       returned: 0,
       used: 0,
+      ...(data.editionId === undefined ? {} : { editionId: data.editionId }),
     }),
   }),
 )

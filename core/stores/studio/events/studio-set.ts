@@ -8,4 +8,5 @@ export const studioSet = defineEvent(studio, 'studio-set', (state, data: StudioS
   (data) => ({ ...data, ...studioDefaults }),
   (data) => ({ confidence: studioDefaults.confidence, ...data }),
   (data) => ({ idleMinutes: studioDefaults.idleMinutes, backupsKept: studioDefaults.backupsKept, ...data }),
+  (data) => ({ bookedHours: studioDefaults.bookedHours, tarers: studioDefaults.tarers, ...data }),
 ])
