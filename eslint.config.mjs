@@ -16,7 +16,7 @@ const only = (files, ...banned) => ({
 
 /** The floors of core, from the ground up: a room imports from floors below its own, never from its neighbours. */
 const floors = [
-  ['units', 'drawing', 'print', 'timetable'],
+  ['time', 'units', 'drawing', 'print', 'timetable'],
   ['ground'],
   ['paper', 'block', 'ink', 'plan', 'register', 'cost', 'press', 'finish'],
   ['finder', 'care'],

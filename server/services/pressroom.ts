@@ -11,7 +11,6 @@ import { BringingIn } from '../studio-file/bringing-in'
 import { Backups } from './backups'
 import { roomSensor } from '../devices/room-sensor'
 import { HourlyAir } from './hourly-air'
-import { bytesOf, type WrittenJson } from './compressed'
 import { HandOuts } from './hand-outs'
 import { Ledger } from './ledger'
 import { LedgerCheck } from './ledger-check'
@@ -27,10 +26,10 @@ import { Readings } from './readings'
 import { SecurityLog } from './security-log'
 import { SetUpToken } from './set-up-token'
 import { SignIns } from './sign-ins'
-import { WrittenReplies } from './written-replies'
+import { WrittenStates } from './written-states'
 
-/** Bytes of replies that are kept written out. */
-const mostWritten = 48 * 1024 * 1024
+/** Characters of states that are kept written out. */
+const mostWritten = 32 * 1024 * 1024
 
 /** Everything one running pressroom holds. */
 export interface Pressroom {
@@ -53,7 +52,7 @@ export interface Pressroom {
   backups: Backups
   handOuts: HandOuts
   readings: Readings
-  written: WrittenReplies<WrittenJson>
+  written: WrittenStates
   hourlyAir: HourlyAir
   passBook: PassBook
   pulledLately: PulledLately
@@ -221,7 +220,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     backups,
     handOuts: new HandOuts(),
     readings: new Readings(),
-    written: new WrittenReplies(mostWritten, bytesOf),
+    written: new WrittenStates(mostWritten),
     hourlyAir,
     passBook,
     pulledLately,

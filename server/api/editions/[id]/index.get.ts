@@ -1,5 +1,5 @@
 import { shareOf } from '#core/house/who-sees'
-import { sendWritten, writeJson } from '../../../services/compressed'
+import { sendJsonText } from '../../../services/compressed'
 import { editionFor, readEdition } from '../../../services/editions'
 import { asking, viewerOf } from '../../../services/session'
 
@@ -9,10 +9,6 @@ export default defineEventHandler(async (event) => {
   const { state, ...beside } = await readEdition(room, getRouterParam(event, 'id') ?? '')
   const viewer = viewerOf(person)
   const isWhole = shareOf(viewer, state.stream, room.owners.isOwn) === 'whole'
-  const written = await room.written.of(
-    `${state.stream} ${isWhole ? 'whole' : 'cut'}`,
-    `${state.seq} ${beside.studio.seq}`,
-    async () => await writeJson({ ...beside, state: editionFor(room, state, viewer) }),
-  )
-  await sendWritten(event, written)
+  const written = room.written.of(`${state.stream} ${isWhole ? 'whole' : 'cut'}`, editionFor(room, state, viewer))
+  await sendJsonText(event, `{"state":${written},${JSON.stringify(beside).slice(1)}`)
 })

@@ -1,0 +1,23 @@
+import { LRUCache } from 'lru-cache'
+
+/**
+ * States written out as JSON, each kept until its stream moves on: a large edition is long to write, and asked for again
+ * and again while it stands still.
+ */
+export class WrittenStates {
+  private readonly kept: LRUCache<string, { seq: number; text: string }>
+
+  /** @param most characters kept in all */
+  constructor(most: number) {
+    this.kept = new LRUCache({ maxSize: most, sizeCalculation: ({ text }) => Math.max(1, text.length) })
+  }
+
+  /** @param name the stream, and to whom it is written */
+  of(name: string, state: { seq: number }): string {
+    const known = this.kept.get(name)
+    if (known?.seq === state.seq) return known.text
+    const text = JSON.stringify(state)
+    this.kept.set(name, { seq: state.seq, text })
+    return text
+  }
+}
