@@ -3,6 +3,7 @@ import { webcrypto } from 'node:crypto'
 import { subscribe } from 'node:diagnostics_channel'
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
+import { BlockList, isIP } from 'node:net'
 import { hostname, networkInterfaces } from 'node:os'
 import { join } from 'node:path'
 import { AsnConvert } from '@peculiar/asn1-schema'
@@ -81,6 +82,23 @@ function nameConstraints() {
   return new x509.Extension(id_ce_nameConstraints, true, AsnConvert.serialize(value))
 }
 
+/** Whether an authority may speak for a name or address: one such name more, and devices trust nothing of it. */
+function permits(authority) {
+  const extension = authority.getExtension(id_ce_nameConstraints)
+  if (!extension) return () => true
+  const { permittedSubtrees = [] } = AsnConvert.parse(extension.value, NameConstraints)
+  const bases = [...permittedSubtrees].map(({ base }) => base)
+  const names = bases.flatMap(({ dNSName }) => dNSName ?? [])
+  const networks = new BlockList()
+  for (const { iPAddress } of bases) {
+    if (!iPAddress) continue
+    const [address, bits] = iPAddress.split('/')
+    networks.addSubnet(address, Number(bits), 'ipv4')
+  }
+  return (name) =>
+    isIP(name) ? networks.check(name) : names.some((base) => name === base || name.endsWith(`.${base}`))
+}
+
 /** SHA-256 of a certificate, as devices show it. */
 export async function fingerprintOf(certificate) {
   const hex = Buffer.from(await certificate.getThumbprint('SHA-256'))
@@ -128,7 +146,14 @@ export async function serverCertificate(folder, now = Date.now()) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   const authority = await authorityOf(folder)
   const [certFile, keyFile] = [join(folder, 'server.pem'), join(folder, 'server-key.pem')]
-  const { dns, ip } = namesOfMachine()
+  const wanted = namesOfMachine()
+  const may = permits(authority.certificate)
+  const [dns, ip] = [wanted.dns.filter(may), wanted.ip.filter(may)]
+  const beyond = [...wanted.dns, ...wanted.ip].filter((name) => !may(name))
+  if (beyond.length > 0)
+    console.warn(
+      `The room's certificate cannot be for ${beyond.join(', ')}: its authority was made for other names. To have them, take the folder ${folder} away, start again, and let each tablet trust the new authority.`,
+    )
   if (existsSync(certFile) && existsSync(keyFile)) {
     const known = new x509.X509Certificate(readFileSync(certFile, 'utf8'))
     const names = namesIn(known)

@@ -125,6 +125,30 @@ describe('the tear sheet as a PDF', () => {
     expect(text).toContain('(90. a tear)')
   })
 
+  it('of texts that look like PDF is the same PDF with other words', () => {
+    const made = (text: string) => {
+      const drawing = { width: 150, height: 100, shapes: [words(text, 2, 48)] }
+      return Buffer.from(textPdf(text, drawing, [text], pages.A4)).toString('latin1')
+    }
+    /** What stands outside of written texts, which is what a reader of PDF acts on. */
+    const bare = (pdf: string) => pdf.replace(/\((?:\\[^]|[^()\\])*\)/g, '()')
+    const plain = bare(made('Salt'))
+    for (const text of [
+      ') Tj ET endstream endobj 9 0 obj <</S/JavaScript/JS(app.alert(1))>> endobj',
+      '\\) /OpenAction <</S/JavaScript>>',
+      'a\nendobj\r9 0 obj',
+      '%PDF-1.7 %%EOF',
+      '<</Launch/F(x)>>',
+      '\u202egnp.exe',
+      '(((',
+      '\\\\\\',
+    ]) {
+      const pdf = bare(made(text))
+      for (const word of ['JavaScript', '/JS', '/Launch', 'OpenAction', '%%EOF', 'endobj', 'endstream'])
+        expect([text, word, pdf.split(word).length]).toEqual([text, word, plain.split(word).length])
+    }
+  })
+
   it('writes what its letters can', () => {
     expect(latin('Ærø, “Łódź” ≈ 5 mm × 3')).toBe('Ærø, “?ódz” ~ 5 mm × 3')
     expect(latin('港')).toBe('?')

@@ -2,12 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { play } from '../../tests/fixtures/random-run'
 import type { Context, Happening } from '../ground/envelope'
-import { decide, emptyState, evolve, type StreamState } from '../house/streams'
+import { decide, emptyState, evolve, fold, type StreamState } from '../house/streams'
 import type { Span } from '../timetable/spans'
 import { nearestFree, spanOf } from './free'
 import { openSpans } from './hours'
 import { instantOf, isSkipped, localOf, minuteOf, minuteOfLocal, spanWords } from './local-time'
 import { type BookingSaid, type CalendarState, type Closure, emptyCalendar } from './state'
+import { studioDefaults } from '../stores/studio/state'
 
 const zone = 'Europe/Oslo'
 const local = (time: string, at = zone) => minuteOfLocal(time, at)!
@@ -256,4 +257,70 @@ it('what is offered can be booked, and nothing nearer can', () => {
     }),
     { numRuns: 200 },
   )
+})
+
+describe('what the calendar forgets', () => {
+  const bookings = () => {
+    const room = roomOf()
+    const at = (day: string, id: string, occurredAt: string) =>
+      room.give('book', 'calendar', { bookings: [wish(id, `${day}T10:00`, `${day}T11:00`)] }, { occurredAt })
+    return { ...room, at, ids: () => room.calendar().bookings.map(({ bookingId }) => bookingId) }
+  }
+
+  it('is what ended sixty days before something is booked, as the event says', () => {
+    const room = bookings()
+    for (const day of ['2026-11-03', '2026-11-04']) expect(room.at(day, day, '2026-11-02T08:00:00.000Z')).toBeNull()
+    expect(room.at('2027-01-04', 'later', '2027-01-02T08:00:00.000Z')).toBeNull()
+    expect(room.ids()).toEqual(['2026-11-03', '2026-11-04', 'later'])
+    expect(room.at('2027-01-05', 'last', '2027-01-03T08:00:00.000Z')).toBeNull()
+    expect(room.ids()).toEqual(['2026-11-04', 'later', 'last'])
+  })
+
+  it('is nothing by any clock: an old ledger whose tablet was a year ahead has its bookings back', () => {
+    const said = (id: string, day: string) => wish(id, `${day}T10:00`, `${day}T11:00`)
+    const happened = (seq: number, data: object, occurredAt: string): Happening => ({
+      stream: 'calendar',
+      seq,
+      type: 'booked',
+      version: 1,
+      actor: 'p1',
+      occurredAt,
+      data,
+    })
+    const events = [
+      happened(1, said('a', '2026-11-03'), now),
+      happened(2, said('b', '2026-11-04'), now),
+      happened(3, said('c', '2026-11-05'), '2027-12-01T08:00:00.000Z'),
+      happened(4, said('d', '2026-11-06'), now),
+    ]
+    expect(fold(emptyCalendar(), events).bookings.map(({ bookingId }) => bookingId)).toEqual(['a', 'b', 'c', 'd'])
+  })
+})
+
+describe('hours that one person may book', () => {
+  it('are bounded where staff set a bound, for all but staff', () => {
+    const room = roomOf()
+    const settings = {
+      ...studioDefaults,
+      name: 'x',
+      line: 'number-signature',
+      destroyedNumber: 'retired',
+      currency: '€',
+    }
+    expect(room.give('set-studio', 'studio', { ...settings, bookedHours: 3 })).toBeNull()
+    const as = { personId: 'p2', role: 'member' } as const
+    const book = (id: string, from: string, until: string, asker: Partial<Context> = as) =>
+      room.give('book', 'calendar', { bookings: [wish(id, from, until, { personId: 'p2' })] }, asker)
+    expect(book('a', '2026-11-03T10:00', '2026-11-03T12:00')).toBeNull()
+    expect(book('b', '2026-11-04T10:00', '2026-11-04T12:00')).toMatchObject({
+      code: 'booked-enough',
+      message: expect.stringContaining('3 hours ahead at most here; with this it would be 4'),
+    })
+    expect(book('c', '2026-11-04T10:00', '2026-11-04T11:00')).toBeNull()
+    // What is over counts no more; staff book without a bound.
+    expect(
+      book('d', '2026-11-05T10:00', '2026-11-05T12:00', { ...as, occurredAt: '2026-11-03T18:00:00.000Z' }),
+    ).toBeNull()
+    expect(book('e', '2026-11-06T10:00', '2026-11-06T16:00', {})).toBeNull()
+  })
 })

@@ -246,6 +246,28 @@ describe('a start', () => {
     expect(room!.lineage.from).toBe(from)
   })
 
+  it('as it is, shows what is there: lists are built anew, and a command of what is gone is forgotten', async () => {
+    await change()
+    const { db, ledger } = room!
+    const last = ledger.position
+    const people = (await rows<{ id: string }>(db.reader, 'SELECT id FROM commands')).length
+    await db.writer.query('DROP TRIGGER events_never_go')
+    await db.writer.query('DELETE FROM events WHERE position > $1', { bind: [last - 2] })
+    await db.writer.query(`UPDATE summaries SET title = 'stale' WHERE kind = 'edition'`)
+    await close()
+    process.env.AMPLE_TALLY_AS_IT_IS = '1'
+    const warned = vi.spyOn(console, 'warn').mockImplementation(() => undefined)
+    await reopen().finally(() => delete process.env.AMPLE_TALLY_AS_IT_IS)
+    warned.mockRestore()
+    expect(room!.ledger.position).toBe(last - 2)
+    const reader = room!.db.reader
+    expect(await rows(reader, `SELECT title FROM summaries WHERE title = 'stale'`)).toEqual([])
+    expect((await rows(reader, `SELECT stream FROM summaries WHERE kind = 'edition'`)).length).toBeGreaterThan(3)
+    const left = await rows<{ at: number }>(reader, `SELECT max(reply ->> '$.position') AS at FROM commands`)
+    expect(left[0]!.at).toBeLessThanOrEqual(last - 2)
+    expect((await rows(reader, 'SELECT id FROM commands')).length).toBeLessThan(people)
+  })
+
   it('takes no empty or missing ledger for a new room', async () => {
     await close()
     truncateSync(join(folder, 'ledger.sqlite'), 0)

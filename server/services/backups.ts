@@ -56,6 +56,8 @@ export class Backups {
   private newest: { note: BackupNote; madeAt: number } | null = null
   private seen: { at: number; newest: number | null } | null = null
   private timer: ReturnType<typeof setInterval> | null = null
+  private soon: ReturnType<typeof setTimeout> | undefined
+  private looking: Promise<void> | null = null
 
   constructor(
     private readonly db: Sequelize,
@@ -85,11 +87,17 @@ export class Backups {
       for (const { name } of (await this.list()).slice(backupsKept))
         await rm(join(this.folder, name), { recursive: true })
     }
-    const tryIt = () =>
-      void look().catch((error: unknown) => console.error('The nightly backup could not be made:', error))
+    const tryIt = () => {
+      // One look at a time: a slow disk must not gather them.
+      this.looking ??= look()
+        .catch((error: unknown) => console.error('The nightly backup could not be made:', error))
+        .finally(() => {
+          this.looking = null
+        })
+    }
     // Looked at often: a machine that slept at three makes it soon after it wakes.
     this.timer = setInterval(tryIt, hour / 2)
-    setTimeout(tryIt, 60_000).unref()
+    this.soon = setTimeout(tryIt, 60_000).unref()
   }
 
   /**
@@ -110,8 +118,11 @@ export class Backups {
     return made.length > 0 ? Math.max(...made) : null
   }
 
-  stop(): void {
+  /** Look no more; resolves when what is being made is made. */
+  async stop(): Promise<void> {
     if (this.timer) clearInterval(this.timer)
+    clearTimeout(this.soon)
+    await this.looking
   }
 
   async reply(): Promise<BackupsReply> {

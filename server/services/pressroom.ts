@@ -231,7 +231,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
       streams.close()
       hourlyAir.stop()
       check.stop()
-      backups.stop()
+      await backups.stop()
       live.close()
       await log.write()
       await db.close()

@@ -85,6 +85,18 @@ describe('a calendar program', () => {
     expect((await read(next)).status).toBe(200)
     expect((await read(next.replace('.ics', 'x.ics'))).status).toBe(404)
     expect((await read('/api/calendar/feed/%E0%A4%A.ics')).status).toBeLessThan(500)
+    // Another PIN ends it, for good: what was given away comes back with nothing.
+    const another = await manager.person('Sorrel Wick', 'member')
+    const shared = (await another.send<{ path: string }>('POST', '/api/calendar/address', {})).body.path
+    expect((await read(shared)).status).toBe(200)
+    await another.send('PUT', `/api/people/${another.personId}/secret`, { before: 'kettle', secret: 'saucer' })
+    expect((await read(shared)).status).toBe(404)
+    const renewed = (await another.send<{ path: string }>('POST', '/api/calendar/address', {})).body.path
+    const change = (active: boolean) =>
+      manager.send('PUT', `/api/people/${another.personId}`, { name: 'Sorrel Wick', role: 'member', active })
+    await change(false)
+    await change(true)
+    expect((await read(renewed)).status).toBe(404)
     await manager.sure()
     const gone = { name: 'Merle Tarn', role: 'member', active: false }
     expect((await manager.send('PUT', `/api/people/${member.personId}`, gone)).status).toBe(200)

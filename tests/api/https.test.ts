@@ -5,7 +5,7 @@ import { type AddressInfo } from 'node:net'
 import { join } from 'node:path'
 import { connect, type PeerCertificate } from 'node:tls'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { renewing, serverCertificate } from '../../scripts/https.mjs'
+import { fingerprintOf, renewing, serverCertificate } from '../../scripts/https.mjs'
 import { freePair, newFolder } from '../fixtures/server'
 
 const authorityIn = (folder: string) => readFileSync(join(folder, 'authority.pem'), 'utf8')
@@ -34,14 +34,36 @@ describe('the room’s certificate', () => {
     expect(authorityIn(folder)).toBe(authority)
   })
 
-  it('is made anew when the machine goes by another name', async () => {
+  it('is made anew when the machine goes by another name of the local network', async () => {
     const folder = newFolder()
     const first = await serverCertificate(folder)
-    vi.stubEnv('AMPLE_TALLY_HOSTS', 'pressroom.home')
+    vi.stubEnv('AMPLE_TALLY_HOSTS', 'pressroom.local')
     const renamed = await serverCertificate(folder)
     vi.unstubAllEnvs()
     expect(renamed.cert).not.toBe(first.cert)
-    expect(renamed.dns).toContain('pressroom.home')
+    expect(renamed.dns).toContain('pressroom.local')
+  })
+
+  it('is of an authority that speaks for this house alone, and not for a name it was not made for', async () => {
+    const folder = newFolder()
+    vi.stubEnv('AMPLE_TALLY_HOSTS', 'pressroom.home')
+    const first = await serverCertificate(folder)
+    expect(first.dns).toContain('pressroom.home')
+    vi.stubEnv('AMPLE_TALLY_HOSTS', 'bank.example 93.184.216.34')
+    const said = vi.spyOn(console, 'warn').mockImplementation(() => undefined)
+    const later = await serverCertificate(folder)
+    vi.unstubAllEnvs()
+    expect([later.dns, later.ip].flat()).not.toEqual(expect.arrayContaining(['bank.example']))
+    expect([later.dns, later.ip].flat()).not.toEqual(expect.arrayContaining(['93.184.216.34']))
+    expect(said).toHaveBeenCalledWith(expect.stringContaining('cannot be for bank.example, 93.184.216.34'))
+    said.mockRestore()
+    expect(await fingerprintOf(first.authority.certificate)).toMatch(/^([0-9A-F]{2}:){31}[0-9A-F]{2}$/)
+    // Whoever trusts the authority still trusts the server, and would trust nobody else by it.
+    const server = createServer({ cert: later.cert, key: later.key }, (_, answer) => answer.end('here'))
+    await new Promise<void>((listens) => server.listen(0, '127.0.0.1', listens))
+    const { port } = server.address() as AddressInfo
+    expect((await shown(port, authorityIn(folder))).subject).toBeDefined()
+    server.close()
   })
 
   it('is changed under a server that runs', async () => {
@@ -58,7 +80,7 @@ describe('the room’s certificate', () => {
       // Valid from a day before that time on, so the look at it is not yet trusted here; it shows all the same.
       const after = await shown(port, authorityIn(folder)).catch((error: Error) => error.message)
       expect(after).not.toMatchObject({ serialNumber: before.serialNumber })
-    })
+    }, 20_000)
     clearInterval(timer)
     server.close()
   })

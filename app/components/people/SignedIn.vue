@@ -59,6 +59,10 @@ const words = (agent: string) => (/Mobi|Tablet|Pad/.test(agent) ? 'a phone or ta
 
 <style scoped>
 table {
-  max-width: 760px;
+  max-width: 860px;
+}
+
+td:first-child {
+  white-space: nowrap;
 }
 </style>
