@@ -34,7 +34,7 @@ class CorrectionSettled {
 export class SettleStatement implements SettledSaid {
   @IsMoment() from!: string
   @IsMoment() until!: string
-  @IsInt() @Min(0) upTo!: number
+  @IsInt() @Min(0) @Max(1_000_000_000) upTo!: number
   @IsInt() @Min(-mostCents) @Max(mostCents) cents!: number
   @IsArray()
   @ArrayMaxSize(200)

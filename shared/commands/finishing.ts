@@ -157,6 +157,11 @@ export class PlanFinishing {
 
 export class FinishSheets {
   @IsString() @Length(1, 80) step!: string
-  @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
+  @IsArray()
+  @ArrayMaxSize(5000)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(20_000, { each: true })
+  sheetIds!: number[]
   @IsBoolean() isDone!: boolean
 }

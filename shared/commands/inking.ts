@@ -217,7 +217,7 @@ class LayerFilm implements OverprintLayer {
 }
 
 class WishForOverlap implements OverprintWish {
-  @IsArray() @ArrayMaxSize(7) @IsString({ each: true }) layers!: string[]
+  @IsArray() @ArrayMaxSize(7) @IsString({ each: true }) @Length(1, 64, { each: true }) layers!: string[]
   @IsIn(['colour', 'layer', 'paper']) keep!: OverprintWish['keep']
   @OrNull() @Matches(hex) colour!: string | null
   @OrNull() @IsString() @Length(1, 64) layerId!: string | null

@@ -55,7 +55,7 @@ export class PullTap extends Judgement {
   @Max(20_000, { each: true })
   sheetIds!: number[]
   @IsBoolean() wetOnWet!: boolean
-  @IsInt() @Min(0) setupSeq!: number
+  @IsInt() @Min(0) @Max(1_000_000_000) setupSeq!: number
   @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(64, { each: true }) batchIds!: string[]
 }
 
@@ -123,7 +123,7 @@ export class ApproveProof extends NamePullWithReason {
 
 export class SettleDispute extends NamePullWithReason {
   @IsIn(['void', 'move']) outcome!: 'void' | 'move'
-  @OrNull() @IsInt() @Min(1) sheetId!: number | null
+  @OrNull() @IsInt() @Min(1) @Max(20_000) sheetId!: number | null
 }
 
 export class Adjust {
@@ -167,7 +167,12 @@ export class LockUp extends NameLayer {
 }
 
 export class NameSheets {
-  @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
+  @IsArray()
+  @ArrayMaxSize(5000)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(20_000, { each: true })
+  sheetIds!: number[]
 }
 
 export class SetWithoutPull extends NameLayer {
@@ -191,5 +196,10 @@ export class TakeBackCut extends NameLayer {
 }
 
 export class DeclareDry extends NameLayer {
-  @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
+  @IsArray()
+  @ArrayMaxSize(5000)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(20_000, { each: true })
+  sheetIds!: number[]
 }

@@ -13,13 +13,23 @@ export class DescribeRack implements RackDescription {
 export class LayIn {
   @IsString() @Length(1, 64) rackId!: string
   @IsString() @Length(1, 64) layerId!: string
-  @IsArray() @ArrayMaxSize(5000) @IsInt({ each: true }) @Min(1, { each: true }) sheetIds!: number[]
+  @IsArray()
+  @ArrayMaxSize(5000)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(20_000, { each: true })
+  sheetIds!: number[]
   @OrNull() @IsInt() @Min(1) @Max(mostSlots) from!: number | null
 }
 
 export class TakeOut {
   @IsString() @Length(1, 64) rackId!: string
-  @IsArray() @ArrayMaxSize(mostSlots) @IsInt({ each: true }) @Min(1, { each: true }) slots!: number[]
+  @IsArray()
+  @ArrayMaxSize(mostSlots)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(mostSlots, { each: true })
+  slots!: number[]
 }
 
 export class WatchClimate {

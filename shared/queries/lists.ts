@@ -42,7 +42,7 @@ export class SpanQuery {
 }
 
 export class LiveQuery {
-  @IsOptional() @Type(() => Number) @IsInt() @Min(0) after?: number
+  @IsOptional() @Type(() => Number) @IsInt() @Min(0) @Max(1_000_000_000) after?: number
 }
 
 export class HandOutRequest {
@@ -52,5 +52,5 @@ export class HandOutRequest {
 
 export class SecurityQuery {
   /** Lines older than this one. */
-  @IsOptional() @Type(() => Number) @IsInt() @Min(1) before?: number
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(1_000_000_000) before?: number
 }
