@@ -28,6 +28,11 @@ const partOfDay = computed(() => {
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template v-if="floor">
+      <p v-if="floor.lateBackup" class="trouble" role="alert">
+        <NuxtLink to="/office">{{
+          floor.lateBackup.at ? `The last backup was made ${ago(floor.lateBackup.at, now)}` : 'There is no backup yet'
+        }}</NuxtLink>. Make one in Office, and see that the server runs at night.
+      </p>
       <section v-if="isEmpty" class="part">
         <p class="sentence">
           No edition is here yet. <NuxtLink to="/editions/new">Start the first one</NuxtLink>: say how many prints, and
@@ -107,13 +112,7 @@ const partOfDay = computed(() => {
                 <span class="soft">{{ one.title }}, {{ ago(one.at, now) }}</span>
               </li>
             </ul>
-            <p v-if="floor.lateBackup" class="trouble" role="alert">
-              <NuxtLink to="/office">{{
-                floor.lateBackup.at ? `The last backup is ${ago(floor.lateBackup.at, now)}` : 'There is no backup yet'
-              }}</NuxtLink>
-              <span class="soft">Make one in Office, and see that the server runs at night.</span>
-            </p>
-            <p v-else-if="floor.decisions.length + floor.asks.length === 0" class="soft">Nothing waits.</p>
+            <p v-if="floor.decisions.length + floor.asks.length === 0" class="soft">Nothing waits.</p>
             <ul v-if="floor.decisions.length > 0" class="lines decisions">
               <li v-for="decision in floor.decisions" :key="decision.what">
                 <NuxtLink :to="`/editions/${decision.editionId}/${decision.stop}`">{{ decision.what }}</NuxtLink>

@@ -9,7 +9,7 @@ interface Cancelled {
   reason: string
 }
 
-/** A block is scored, by those whose it is, so that no more than the edition can ever be printed from it. It is not undone. */
+/** The owners of a block score it, so that nothing more can be printed from it. This cannot be undone. */
 export const cancelBlock = defineAct(block, 'cancel-block', printers, {
   guarded: true,
   leadsTo: ({ block }) => ({ owners: madeFor([block]) }),
