@@ -58,14 +58,15 @@ export const useSession = defineStore('session', () => {
     await keepCopy('people', JSON.parse(JSON.stringify(people.value)))
   }
 
+  /** Another's pages go first; then the name and the key change in one step, so that no tap has one without the other. */
   async function take({ tapKey, ...reply }: SessionReply): Promise<void> {
+    if (reply.person) await copiesAreOf(reply.person.id)
     holdTapKey(tapKey)
-    await keep(reply)
+    keep(reply)
   }
 
-  async function keep(here: SessionHere): Promise<void> {
+  function keep(here: SessionHere): void {
     session.value = here
-    if (here.person) await copiesAreOf(here.person.id)
     void keepCopy('session', JSON.parse(JSON.stringify(here)))
   }
 
@@ -98,7 +99,7 @@ export const useSession = defineStore('session', () => {
 
   async function setOwnSecret(before: string, secret: string): Promise<void> {
     await api(`/api/people/${person.value!.id}/secret`, 'PUT', { before, secret })
-    if (session.value) await keep({ ...session.value, mustChange: false })
+    if (session.value) keep({ ...session.value, mustChange: false })
   }
 
   const isManager = computed(() => person.value?.role === 'manager')

@@ -9,6 +9,9 @@ test('another sheet than the next is taken, and a slip is shown before it is put
   quiet.allow(/status of 422/)
   const server = await pressroom({ demo: true })
   await openEdition(page, server.url, 'Harbour Scales', /^Pull/)
+  const strokes = page.locator('.tally g.stroke')
+  await expect(strokes).not.toHaveCount(0)
+  const before = await strokes.count()
   await page.getByRole('link', { name: 'To the bench' }).click()
   await expect(page.getByText('Next: sheet 21', { exact: true })).toBeVisible()
 
@@ -35,7 +38,8 @@ test('another sheet than the next is taken, and a slip is shown before it is put
 
   // From the first of these three on they lay one sheet further.
   await page.goBack()
-  await page.locator('.tally g.stroke').nth(-3).click()
+  await expect(strokes).toHaveCount(before + 5)
+  await strokes.nth(-3).click()
   await page.getByRole('button', { name: 'From this pull on they lie on other sheets' }).click()
   await expect(page.getByText(/That moves pull \d+ from sheet 21 to 22; pull \d+ from sheet 22 to 23;/)).toBeVisible()
   await expectAccessible(page)
