@@ -48,6 +48,7 @@ const report = (name) => JSON.parse(readFileSync(join(reports, name), 'utf8'))
 await Promise.all([
   check('Lint', 'npm', ['run', '--silent', 'lint']),
   check('Types', 'npx', ['vue-tsc', '-b', '--noEmit']),
+  check('Shapes of events', 'node', ['scripts/event-shapes.mjs', '--check']),
 ])
 runner(
   'Unit and API tests',

@@ -1,6 +1,7 @@
 import { streamKind } from '#core/ground/envelope'
 import { eventOf } from '#core/house/acts'
 import { eventFault, sheetsIn } from '#core/house/event-bounds'
+import { shapeFault } from '#core/house/event-shape'
 import { streamKinds } from '#core/house/streams'
 import { isNewer } from '#core/house/upcast'
 import { checkLine } from './check-line'
@@ -132,9 +133,9 @@ export class Stage {
         `Line ${number}: “${type}” version ${event.version} was written by a newer program. Use that one.`,
       )
     else {
-      const fault = eventFault(event, this.sheets.get(stream) ?? 0)
+      const fault = eventFault(event, this.sheets.get(stream) ?? 0) ?? shapeFault(event)
       if (fault) {
-        // Not kept: what it holds is more than any room can.
+        // Not kept: what it holds is more than any room can, or no act wrote it.
         this.problems.tell(`Line ${number} (${type}): ${fault}`)
         return
       }

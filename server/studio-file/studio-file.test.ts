@@ -327,6 +327,8 @@ describe('a studio file', () => {
     ['more sheets than an edition holds', 'sheets-torn', { count: 3_000_000 }, /at most 5000 sheets/],
     ['a number beyond all bounds', 'sheets-torn', { lotSheets: 1e300 }, /beyond all bounds/],
     ['a text without end', 'sheets-torn', { lotName: 'x'.repeat(30_000) }, /more than 20000 characters/],
+    ['words where sheets are counted', 'sheets-torn', { lotSheets: 'many' }, /its data\.lotSheets is not what an act/],
+    ['a key left out', 'sheets-torn', { lotId: undefined }, /its data\.lotId is missing/],
   ])('with %s is told, and nothing is folded of it', async (_, type, change, words) => {
     const body = lines().slice(0, -1)
     const at = body.findIndex((line) => line.includes(`"type":"${type}"`))

@@ -33,6 +33,9 @@ export const lotDefaults: Pick<LotDescription, 'use' | 'grain' | 'betterSide' | 
   keptAt: '',
 }
 
+/** A description as ledgers hold it: what was not asked before may be missing. */
+export type WrittenDescription = Omit<LotDescription, keyof typeof lotDefaults> & Partial<typeof lotDefaults>
+
 /** Good sheets put aside for a person, and given out when a proof has passed. */
 export interface Ration {
   id: string

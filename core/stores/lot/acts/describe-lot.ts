@@ -2,10 +2,10 @@ import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuseFault } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
-import { type LotDescription, lotFault } from '../state'
+import { type LotDescription, lotFault, type WrittenDescription } from '../state'
 import { lot } from '../stream'
 
-const lotDescribed = defineEvent(lot, 'lot-described', (state, data: LotDescription) => changed(state, data))
+const lotDescribed = defineEvent(lot, 'lot-described', (state, data: WrittenDescription) => changed(state, data))
 
 /** What is said of a paper is put right. */
 export const describeLot = defineAct(lot, 'describe-lot', printers, {
