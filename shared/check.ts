@@ -1,7 +1,19 @@
 import { plainToInstance } from 'class-transformer'
-import { validateSync, type ValidationError } from 'class-validator'
+import { getMetadataStorage, validateSync, type ValidationError } from 'class-validator'
 import type { Refusal } from '#core/ground/refusal'
 import { unsound } from './sound'
+
+const storage = getMetadataStorage()
+const rulesOf = storage.getTargetValidationMetadatas.bind(storage)
+const known = new WeakMap<object, ReturnType<typeof rulesOf>>()
+
+// At every check of every object the library goes through all classes there are. What it finds of one never changes, and
+// nobody here asks for groups.
+storage.getTargetValidationMetadatas = (target, ...given) => {
+  const found = known.get(target) ?? rulesOf(target, ...given)
+  known.set(target, found)
+  return found
+}
 
 function firstFault(errors: ValidationError[], path = ''): { field: string; message: string; value: unknown } {
   const error = errors[0]!
