@@ -5,14 +5,13 @@ import { laid, plan, torn } from './requests.mjs'
 import { firstManager, quantile, startServer } from './server.mjs'
 import { Station } from './station.mjs'
 
-const studentsAtWork = 30
 const sheets = 200
-/** Between two pulls of one student while it is measured, ms: all of them at work, quicker than any class. */
-const rest = 4000
-const watched = 25
 
-/** A class of thirty at its benches: ms from a stroke given elsewhere until the instructor's page shows it. */
-export async function measureClass(folder) {
+/**
+ * A class at its benches: ms from a stroke given elsewhere until the instructor's page shows it.
+ * @param rest between two pulls of one student, ms: all of them at work, quicker than any class
+ */
+export async function measureClass(folder, { students: studentsAtWork = 30, watched = 25, rest = 4000 } = {}) {
   const server = await startServer(folder)
   const first = new Station(server.url)
   const { cookie, body } = await first.post('/api/setup', firstManager)

@@ -53,11 +53,11 @@ export async function measureFrames(folder, fillLedger) {
 }
 
 /**
- * Stream and charts of 3,000 impressions, ms: the stream with the page that holds it, from the click that leads there, and a
+ * Stream and charts of so many impressions, ms: the stream with the page that holds it, from the click that leads there, and a
  * chart told apart anew, the slowest.
  */
-export async function measureCharts(folder, fillLedger) {
-  const { id, url, page, close } = await open(folder, fillLedger, 3000, 3000)
+export async function measureCharts(folder, fillLedger, impressions = 3000) {
+  const { id, url, page, close } = await open(folder, fillLedger, impressions, impressions)
   await page.goto(`${url}/editions/${id}/dry`)
   await page.getByRole('link', { name: /^Pull/ }).waitFor()
   const stream = []

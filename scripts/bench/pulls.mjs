@@ -4,9 +4,6 @@ import { fileURLToPath } from 'node:url'
 import { Station } from './station.mjs'
 import { firstManager, freePort, median, quantile, startServer } from './server.mjs'
 
-const rounds = 5
-const seconds = 2
-
 /** The bare peer in a process of its own, with as many clients signed in. */
 async function startPeer(folder, clients) {
   const port = await freePort()
@@ -30,7 +27,7 @@ async function startPeer(folder, clients) {
 }
 
 /** Requests a second while every client sends one after another. */
-async function rate(acts) {
+async function rate(acts, seconds) {
   const times = []
   const began = performance.now()
   await Promise.all(
@@ -64,21 +61,21 @@ async function table(first, stations, editions, sheets) {
  * Durable pulls a second over HTTP in three settings, interleaved with the bare peer: machines are noisy, and of rounds
  * taken in turn the ratio tells.
  */
-export async function measurePulls(folder) {
+export async function measurePulls(folder, { rounds = 5, seconds = 2, stations = 20, sheets = 3000 } = {}) {
   const server = await startServer(folder)
-  const peer = await startPeer(folder, 20)
+  const peer = await startPeer(folder, stations)
   const first = new Station(server.url)
   const { cookie, body } = await first.post('/api/setup', firstManager)
   Object.assign(first, { cookie, personId: body.person.id, browser: body.device })
   const settings = {
-    small: await table(first, 20, 20, 60),
-    large: await table(first, 20, 20, 3000),
-    shared: await table(first, 30, 10, 1000),
+    small: await table(first, stations, stations, 60),
+    large: await table(first, stations, stations, sheets),
+    shared: await table(first, 1.5 * stations, stations / 2, sheets / 3),
     peer: peer.act,
   }
   const taken = Object.fromEntries(Object.keys(settings).map((name) => [name, []]))
   for (let round = 0; round < rounds; round++)
-    for (const [name, acts] of Object.entries(settings)) taken[name].push(await rate(acts))
+    for (const [name, acts] of Object.entries(settings)) taken[name].push(await rate(acts, seconds))
   await server.stop()
   peer.stop()
   return Object.fromEntries(

@@ -1,45 +1,49 @@
-import { afterAll, beforeAll, expect, it } from 'vitest'
+import { expect, it } from 'vitest'
 import { newFolder } from '../fixtures/server'
 
-/** What the bench measures with, once in small: it must still speak the language of the server when it is wanted. */
-let fillLedger: (folder: string, editions: number, sheets: number, layers: number) => Promise<string[]>
-let stop = async () => {}
+/** What the bench measures with, once in small: each part must still speak the language of the server when it is wanted. */
+type Fill = (folder: string, editions: number, sheets: number, layers: number, ...more: unknown[]) => Promise<string[]>
+type Measure = (...given: unknown[]) => Promise<object>
+const part = async (file: string) =>
+  (await import(`../../scripts/bench/${file}.mjs`)) as never as Record<string, Measure>
 
-beforeAll(async () => {
-  ;({ fillLedger } = (await import('../../scripts/bench/ledger.mjs')) as never)
-})
-afterAll(() => stop())
+/** As it is filled for the bench, but with few editions, of few sheets. */
+const few: Fill = async (folder, editions, sheets, layers, ...more) =>
+  await (
+    await filled()
+  )(folder, Math.min(editions, 3), Math.min(sheets, 24), Math.min(layers, 2), ...more)
+const filled = async () => (await part('ledger')).fillLedger as never as Fill
 
-interface Began {
-  post: (path: string, body: object) => Promise<{ cookie: string; body: { person: { id: string }; device: string } }>
+const greedy = { sheets: 40, readers: 3, pulls: 12, rest: 5 }
+const pulls = { rounds: 1, seconds: 0.3, stations: 4, sheets: 30 }
+const small: Record<string, () => Promise<object>> = {
+  pulls: async () => await (await part('pulls')).measurePulls!(newFolder(), pulls),
+  greedy: async () => await (await part('greedy')).measureGreedy!(newFolder(), few, greedy),
+  minute: async () => await (await part('minute')).measureMinute!(newFolder(), 1),
+  edition: async () => await (await part('reading')).measureEdition!(newFolder(), few),
+  reply: async () => await (await part('reading')).measureLargeReply!(newFolder(), few),
+  charges: async () => await (await part('charges')).measureCharges!(newFolder(), few),
+  'studio file': async () => await (await part('files')).measureStudioFile!(newFolder(), few),
+  record: async () => await (await part('files')).measureRecordPdf!(newFolder(), few, 6),
+  frames: async () => await (await part('frames')).measureFrames!(newFolder(), few),
+  charts: async () => await (await part('frames')).measureCharts!(newFolder(), few, 24),
+  tally: async () => await (await part('page')).measureLongTally!(newFolder(), await filled(), 20, 5),
+  curating: async () => await (await part('curating')).measureCurating!(newFolder(), few, 6),
+  'long run': async () => await (await part('long-run')).measureLongRun!(newFolder(), few, 10),
+  class: async () => await (await part('class')).measureClass!(newFolder(), { students: 2, watched: 2, rest: 200 }),
 }
 
-it('fills a class, whose students pull', async () => {
-  const { startServer, firstManager } = (await import('../../scripts/bench/server.mjs')) as never as {
-    startServer: (folder: string) => Promise<{ url: string; stop: () => Promise<void> }>
-    firstManager: object
-  }
-  const { Station } = (await import('../../scripts/bench/station.mjs')) as never as {
-    Station: new (url: string) => Began
-  }
-  const { fillClass } = (await import('../../scripts/bench/class.mjs')) as never as {
-    fillClass: (station: Began, students: number) => Promise<{ benches: { next: number }[] }>
-  }
-  const server = await startServer(newFolder())
-  stop = server.stop
-  const station = new Station(server.url)
-  const { cookie, body } = await station.post('/api/setup', firstManager)
-  Object.assign(station, { cookie, personId: body.person.id, browser: body.device })
-  const { benches } = await fillClass(station, 2)
-  expect(benches.map(({ next }) => next)).toEqual([11, 11])
-})
+/** Every number in what was measured. */
+const numbers = (measured: unknown): number[] =>
+  typeof measured === 'number'
+    ? [measured]
+    : typeof measured === 'object' && measured !== null
+      ? Object.values(measured).flatMap(numbers)
+      : []
 
-it('fills a ledger, reads from it greedily and pulls beside', async () => {
-  const { measureGreedy } = (await import('../../scripts/bench/greedy.mjs')) as never as {
-    measureGreedy: (...given: unknown[]) => Promise<{ alone: number; beside: number; read: number }>
-  }
-  const small = { sheets: 40, readers: 3, pulls: 12, rest: 5 }
-  const { beside, read } = await measureGreedy(newFolder(), fillLedger, small)
-  expect(read).toBeGreaterThan(3)
-  expect(beside).toBeLessThan(5_000)
+// Most of the time of each is waited: they wait together.
+it.concurrent.each(Object.entries(small))('the bench’s %s measures', { timeout: 120_000 }, async (_, measure) => {
+  const found = numbers(await measure())
+  expect(found.length).toBeGreaterThan(0)
+  expect(found.filter((value) => !Number.isFinite(value))).toEqual([])
 })
