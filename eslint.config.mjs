@@ -58,6 +58,37 @@ const coreFloors = {
   },
 }
 
+/** Days and hours are the room's: what reads them off this machine's clock, or off a text in UTC, has no place elsewhere. */
+const timeIsAType = {
+  files: ['{core,shared,server,app,demo}/**/*.{ts,vue}'],
+  ignores: ['core/time/**', 'app/format/**', '**/*.test.ts'],
+  rules: {
+    'no-restricted-syntax': [
+      'error',
+      {
+        selector: 'CallExpression[callee.property.name="slice"][arguments.0.value=0][arguments.1.value=10]',
+        message: 'A day is told by dayOf(at, zone), of core/time: the first ten letters of a moment are a day in UTC.',
+      },
+      {
+        selector: 'NewExpression[callee.name="Date"]',
+        message: 'Moments are made by core/time: instantAt, dayOf, minuteOfLocal; in words by app/format.',
+      },
+      {
+        selector: 'MemberExpression[property.name=/^(toLocale(Date|Time)String|toDateString|toTimeString)$/]',
+        message: 'Days and hours are written by app/format, by the room’s clock.',
+      },
+      {
+        selector: 'MemberExpression[property.name=/^(get|set)(UTC)?(Hours|Minutes|Date|Day|Month|FullYear)$/]',
+        message: 'Hours and days are asked of core/time, with the room’s zone.',
+      },
+      {
+        selector: 'MemberExpression[object.name="Intl"][property.name="DateTimeFormat"]',
+        message: 'Zones and formats stand in core/time and app/format.',
+      },
+    ],
+  },
+}
+
 export default ts.config(
   {
     ignores: [
@@ -83,6 +114,7 @@ export default ts.config(
   { files: ['scripts/**/*.mjs'], rules: { 'no-undef': 'off' } },
   { rules: { 'max-depth': ['error', 4], '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }] } },
   coreFloors,
+  timeIsAType,
   only(['core/**/*.ts'], '#shared/*', '~/*', 'vue', 'nuxt', 'sequelize', '**/server/**', '**/app/**', '**/shared/**'),
   only(['shared/**/*.ts'], '~/*', 'vue', 'nuxt', 'sequelize', '**/server/**', '**/app/**'),
   only(['server/**/*.ts'], '~/*', 'vue', '**/app/**'),

@@ -1,4 +1,6 @@
-import { instantOf, minuteOfLocal } from '#core/calendar/local-time'
+import { demoDay, demoZone } from './days'
+import { instantOf } from '#core/time/instant'
+import { minuteOfLocal } from '#core/time/room-clock'
 import type { CommandData } from '#core/house/acts'
 import type { Desk, EditionInHand } from './desk'
 import type { Stores } from './stores'
@@ -22,10 +24,9 @@ export async function keepCalendar(
   { slack, ferry, loft, scales }: BookedEditions,
 ): Promise<void> {
   const at = desk.now - 20 * day
-  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
   const everyDay = [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from: '08:00', until: '22:00' }))
-  await desk.give(manager, 'calendar', 'set-hours', { timeZone, hours: everyDay }, at)
-  const date = (days: number) => new Date(desk.now + days * day).toLocaleDateString('sv-SE')
+  await desk.give(manager, 'calendar', 'set-hours', { timeZone: demoZone, hours: everyDay }, at)
+  const date = (days: number) => demoDay(desk.now + days * day)
   const shut = (from: number, until: number, personId: string | null, why: string): CommandData<'close-room'> => ({
     from: `${date(from)}T00:00`,
     until: `${date(until)}T00:00`,
@@ -35,8 +36,8 @@ export async function keepCalendar(
   await desk.give(manager, 'calendar', 'close-room', shut(9, 10, null, 'the yard is resurfaced'), at)
   await desk.give(oona, 'calendar', 'close-room', shut(4, 6, oona, 'at the paper mill'), at)
   const span = (days: number, from: string, until: string) => ({
-    from: instantOf(minuteOfLocal(`${date(days)}T${from}`, timeZone)!),
-    until: instantOf(minuteOfLocal(`${date(days)}T${until}`, timeZone)!),
+    from: instantOf(minuteOfLocal(`${date(days)}T${from}`, demoZone)!),
+    until: instantOf(minuteOfLocal(`${date(days)}T${until}`, demoZone)!),
   })
   const booking = (personId: string, placeId: string, when: { from: string; until: string }, more: Partial<Said>) => ({
     bookingId: desk.newId(at),

@@ -1,3 +1,6 @@
+import { localOf } from '#core/time/room-clock'
+import { weekdayOf } from '#core/time/room-day'
+import { demoDay, demoZone } from './days'
 import type { CommandData } from '#core/house/acts'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
@@ -14,19 +17,16 @@ const runs: { pulls: number; events: Record<number, string> }[] = [
 
 /** The class meets now, whatever day it is: it began two hours ago, and the bell rings in one. */
 function meetingNow(now: number): CommandData<'begin-course'>['meets'][number] {
-  const clock = (at: Date) => at.toTimeString().slice(0, 5)
-  const day = new Date(now)
-  const from = new Date(now - 120 * minute)
-  const until = new Date(now + 60 * minute)
-  const isToday = (at: Date) => at.getDate() === day.getDate()
+  const today = demoDay(now)
+  const clock = (at: number) => localOf(Math.floor(at / minute), demoZone).slice(11)
+  const [from, until] = [now - 120 * minute, now + 60 * minute]
   return {
-    weekday: day.getDay() === 0 ? 7 : day.getDay(),
-    from: isToday(from) ? clock(from) : '00:00',
-    until: isToday(until) ? clock(until) : '23:59',
+    weekday: weekdayOf(today),
+    from: demoDay(from) === today ? clock(from) : '00:00',
+    until: demoDay(until) === today ? clock(until) : '23:59',
   }
 }
 
-const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10)
 const kettle: CommandData<'set-assignment'> = {
   assignmentId: 'kettle',
   title: 'Kettle',
@@ -63,15 +63,15 @@ export async function eveningClass(
   await teach('begin-course', {
     name: 'Evening class',
     term: 'first steps in relief',
-    from: dayOf(begun),
-    until: dayOf(desk.now + 28 * 24 * 60 * minute),
+    from: demoDay(begun),
+    until: demoDay(desk.now + 28 * 24 * 60 * minute),
     meets: [meetingNow(desk.now)],
     instructorIds: [instructor],
   })
   await teach('enrol-students', { personIds: students.map(([id]) => id) })
   await teach('set-assignment', {
     ...kettle,
-    due: dayOf(desk.now + 21 * 24 * 60 * minute),
+    due: demoDay(desk.now + 21 * 24 * 60 * minute),
     paper: { lotId: stores.laid.id, sheets: 2 },
   })
   const editions = students.map(([id, name]) => ({

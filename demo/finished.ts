@@ -1,3 +1,4 @@
+import { demoDay } from './days'
 import { printed, roofs } from './block-pictures'
 import { noFinishing } from '#core/finish/plan'
 import { type Desk, EditionInHand, upTo } from './desk'
@@ -39,7 +40,7 @@ async function finish(
 /** A finished, signed and closed edition. */
 export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promise<void> {
   const edition = await new EditionInHand(desk, by, desk.now - 30 * day).start(
-    { title: 'Bakery Door', plan: plan('Ansa Quill', 20, { year: new Date(desk.now).getUTCFullYear() }) },
+    { title: 'Bakery Door', plan: plan('Ansa Quill', 20, { year: Number(demoDay(desk.now).slice(0, 4)) }) },
     'black',
   )
   await edition.ink(0, stores.black)
@@ -79,7 +80,7 @@ export async function bakeryDoor(desk: Desk, by: string, stores: Stores): Promis
     block: 'cancelled with a proof',
     blockIds: [block],
   })
-  const left = new Date(edition.at + day).toISOString().slice(0, 10)
+  const left = demoDay(edition.at + day)
   for (const [sheetId, how, to] of [
     [1, 'in the archive', 'drawer 2'],
     [2, 'given', 'Oona Vell'],

@@ -1,3 +1,4 @@
+import { demoDay } from './days'
 import { rollUpDefaults } from '#core/ink/roll-up'
 import { netLoftFirst, netLoftSecond, netLoftThird, printed } from './block-pictures'
 import { type Desk, EditionInHand, upTo } from './desk'
@@ -20,7 +21,7 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores, rack
         start: 40,
         confidence: 0.8,
         rates: { inkGram: 0.09, pressHour: 6, labourHour: 0, minutesPerPull: 5 },
-        due: new Date(desk.now + 19 * day).toISOString().slice(0, 10),
+        due: demoDay(desk.now + 19 * day),
       }),
     },
     'sand',
@@ -43,7 +44,7 @@ export async function netLoftStairs(desk: Desk, by: string, stores: Stores, rack
     rotation: 0.6,
     removed: 'sky left of the stairs sawn off',
   })
-  const cutOn = (days: number) => new Date(desk.now - days * day).toISOString().slice(0, 10)
+  const cutOn = (days: number) => demoDay(desk.now - days * day)
   await edition.give('record-block-state', {
     blockId: block,
     name: 'first state, window cleared',
@@ -199,7 +200,7 @@ export async function slackWater(desk: Desk, by: string, stores: Stores): Promis
         method: 'several blocks',
         layersPlanned: 2,
         start: 34,
-        due: new Date(desk.now + 26 * day).toISOString().slice(0, 10),
+        due: demoDay(desk.now + 26 * day),
       }),
     },
     'transparent blue',

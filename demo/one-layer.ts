@@ -1,3 +1,4 @@
+import { demoDay } from './days'
 import { scales } from './block-pictures'
 import { type Desk, EditionInHand, upTo } from './desk'
 import { plan } from './plans'
@@ -21,7 +22,7 @@ export async function harbourScales(desk: Desk, by: string, stores: Stores): Pro
   await edition.give('record-block-state', {
     blockId: block,
     name: 'cut',
-    cutOn: new Date(desk.now - 24 * 3600_000).toISOString().slice(0, 10),
+    cutOn: demoDay(desk.now - 24 * 3600_000),
     note: '',
     pictureId: await desk.picture(scales),
   })

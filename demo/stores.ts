@@ -1,3 +1,4 @@
+import { demoDay } from './days'
 import { hexOf } from '#core/ink/colour'
 import { cardOf } from '#core/ink/draw-down'
 import { film } from '#core/ink/kubelka-munk'
@@ -89,7 +90,7 @@ export async function stock(desk: Desk, manager: string): Promise<Stores> {
       density,
       tinting,
       price: nature === 'pigment' ? 0.11 + 0.01 * (i % 5) : 0.06,
-      openedOn: i % 4 === 3 ? null : new Date(at - i * day).toISOString().slice(0, 10),
+      openedOn: i % 4 === 3 ? null : demoDay(at - i * day),
       condition: name === 'earth red' ? 'skinned' : 'clean',
       limits: nature === 'drier' ? { least: 1, most: 4 } : nature === 'oil' ? { least: 0, most: 6 } : null,
       keptAt: nature === 'pigment' ? 'colour shelf' : 'by the slab',
@@ -182,7 +183,7 @@ async function presses(desk: Desk, manager: string, at: number): Promise<Pick<St
   for (const piece of drawer) await desk.give(manager, 'studio', 'set-packing', piece, at)
   const add = async (description: PressDescription, hour: number, zero = 0): Promise<DemoPress> => {
     const id = desk.newId(at)
-    const from = new Date(at).toISOString().slice(0, 10)
+    const from = demoDay(at)
     await desk.give(manager, `press:${id}`, 'add-press', description, at)
     await desk.give(manager, `press:${id}`, 'rate-press', { from, hour }, at)
     return { ...description, id, zero }

@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import { computed, ref } from 'vue'
 import { gateObjection } from '#core/edition/gates'
 import { imageOf } from '#core/edition/fault-places'
@@ -46,7 +47,7 @@ export function useBenchActs(bench: ReturnType<typeof useBench>, feedback: Retur
     const layer = bench.layer.value
     const person = session.person
     if (!layer || !person) return ''
-    const asker = { personId: person.id, role: person.role, occurredAt: new Date().toISOString() }
+    const asker = { personId: person.id, role: person.role, occurredAt: instantAt(Date.now()), zone: session.zone }
     return gateObjection(state, layer, { sheetIds: onSheet ? [1] : [] }, edition.studio, asker)?.message ?? ''
   }
 

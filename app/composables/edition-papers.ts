@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue'
 import { editionRecord } from '#core/edition/record'
 import { certificateFacts } from '#core/edition/record-facts'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 import { useEdition } from '~/stores/edition'
 import { useSession } from '~/stores/session'
 import { useUnits } from '~/stores/units'
@@ -11,7 +11,7 @@ export function useEditionPapers(wanted = '') {
   const edition = useEdition()
   const session = useSession()
   const units = useUnits()
-  const record = computed(() => editionRecord(edition.state!, edition.studio, session.nameOf))
+  const record = computed(() => editionRecord(edition.state!, edition.studio, session.nameOf, session.zone))
   const writing = { size: units.size, day: date }
   /** One number, as it is written on the print; all that are signed while it is empty. */
   const only = ref(wanted)

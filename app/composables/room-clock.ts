@@ -1,24 +1,22 @@
+import { dayOf as roomDayOf, daysAfter } from '#core/time/room-day'
+import { roomZone } from '~/format/room-zone'
 import { type ComputedRef, computed } from 'vue'
-import { instantOf, isSkipped, localOf, minuteOf, minuteOfLocal } from '#core/calendar/local-time'
+import { instantOf, minuteOf } from '#core/time/instant'
+import { isSkipped, localOf, minuteOfLocal } from '#core/time/room-clock'
 import type { CalendarState } from '#core/calendar/state'
-
-const minutesADay = 24 * 60
 
 /** Times as the room's own clock shows them, wherever the reader is. */
 export function useRoomClock(calendar: () => CalendarState | null) {
-  const zone: ComputedRef<string> = computed(
-    () => calendar()?.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
-  )
+  const zone: ComputedRef<string> = computed(() => calendar()?.timeZone ?? roomZone.value)
 
   /** `2026-11-27` of an instant. */
-  const dayOf = (iso: string) => localOf(minuteOf(iso), zone.value).slice(0, 10)
+  const dayOf = (iso: string) => roomDayOf(iso, zone.value)
 
   /** `18:30` of an instant. */
   const clockOf = (iso: string) => localOf(minuteOf(iso), zone.value).slice(11)
 
   /** The day so many days later. */
-  const later = (day: string, days: number) =>
-    new Date(Date.parse(`${day}T00:00:00Z`) + days * minutesADay * 60_000).toISOString().slice(0, 10)
+  const later = daysAfter
 
   /** Its first minute and the first of the next, since 1970. */
   const spanOfDay = (day: string) => ({

@@ -1,3 +1,4 @@
+import { dayIn } from '~/format/days'
 import { computed, type Ref, ref } from 'vue'
 import { trialsOf } from '#core/edition/trials'
 import { findCause } from '#core/finder/finder'
@@ -45,7 +46,7 @@ export function useRunWatch(layerId: Ref<string>, now: Ref<number>) {
 
   /** What was silenced, by the layer and day: a run of tomorrow is warned anew. */
   const silenced = ref(kept())
-  const place = (key: WarningKey) => `${edition.id} ${layerId.value} ${new Date(now.value).toDateString()} ${key}`
+  const place = (key: WarningKey) => `${edition.id} ${layerId.value} ${dayIn(now.value)} ${key}`
   function silence(key: WarningKey): void {
     silenced.value = [...silenced.value, place(key)].slice(-mostSilenced)
     sessionStorage.setItem(silencedAt, JSON.stringify(silenced.value))

@@ -1,5 +1,5 @@
 import { computed, onUnmounted, ref, shallowRef, watch } from 'vue'
-import { minuteOf } from '#core/calendar/local-time'
+import { minuteOf } from '#core/time/instant'
 import type { Mend } from '#core/schedule/mend'
 import { mostInRacks } from '#core/schedule/racks'
 import { roomCalendar } from '#core/schedule/room-calendar'

@@ -1,3 +1,4 @@
+import { hourIn, tickDay } from '~/format/days'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { select } from 'd3-selection'
 import { line } from 'd3-shape'
@@ -49,10 +50,8 @@ export function drawAir(svg: SVGSVGElement, readings: readonly Reading[], width:
 
 /** A tick of the axis of time: the day at midnight, else the hour. */
 function momentWords(tick: Date): string {
-  const hours = tick.getHours()
-  return hours === 0
-    ? tick.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric' })
-    : `${String(hours).padStart(2, '0')}:00`
+  const hours = hourIn(tick.getTime())
+  return hours === 0 ? tickDay(tick.getTime()) : `${String(hours).padStart(2, '0')}:00`
 }
 
 function unbroken(points: [number, number][]): [number, number][][] {

@@ -1,5 +1,6 @@
+import { dayOfLocal } from '#core/time/room-day'
 import type { ClosureSaid } from '#core/calendar/state'
-import { localOf } from '#core/calendar/local-time'
+import { localOf } from '#core/time/room-clock'
 
 /** More times than these no holiday comes back within what is looked ahead. */
 const mostTimes = 60
@@ -38,9 +39,7 @@ export async function closuresIn(text: string, zone: string): Promise<{ closures
   let left = 0
   /** Whole days have no zone; a moment is told by the room's clock. */
   const told = (time: InstanceType<typeof ical.Time>): string =>
-    time.isDate
-      ? `${time.toString().slice(0, 10)}T00:00`
-      : localOf(Math.round(time.toJSDate().getTime() / 60_000), zone)
+    time.isDate ? `${dayOfLocal(time.toString())}T00:00` : localOf(Math.round(time.toJSDate().getTime() / 60_000), zone)
   const add = (from: InstanceType<typeof ical.Time>, until: InstanceType<typeof ical.Time>, why: string): boolean => {
     if (until.toJSDate().getTime() < since) return false
     closures.push({ from: told(from), until: told(until), personId: null, why: why.slice(0, 200) })

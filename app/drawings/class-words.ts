@@ -1,6 +1,9 @@
 import type { Meeting } from '#core/course/state'
 import type { AskFor } from '#core/edition/sign-offs'
 import type { ByTheBell } from '#core/run/bell'
+import { minuteOfLocal } from '#core/time/room-clock'
+import { type RoomDay, weekdayOf } from '#core/time/room-day'
+import { roomZone } from '~/format/room-zone'
 import { figured, listed, percent } from './words'
 
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
@@ -19,17 +22,13 @@ export function askWords(what: AskFor, { layer, press }: { layer: string; press:
   return what === 'solvents' ? 'asks to be shown how solvents are used' : 'asks for help'
 }
 
-/** When a class meets on that day, by the clock of this place; null when it does not. */
-export function meetingOn(meets: readonly Meeting[], day: Date): Meeting | null {
-  const weekday = day.getDay() === 0 ? 7 : day.getDay()
-  return meets.find((meeting) => meeting.weekday === weekday) ?? null
-}
+/** When a class meets on that day of the room; null when it does not. */
+export const meetingOn = (meets: readonly Meeting[], day: RoomDay): Meeting | null =>
+  meets.find((meeting) => meeting.weekday === weekdayOf(day)) ?? null
 
-/** That time of a day, in ms. */
-export function timeOn(day: Date, clock: string): number {
-  const [hour, minute] = clock.split(':').map(Number)
-  return new Date(day.getFullYear(), day.getMonth(), day.getDate(), hour, minute).getTime()
-}
+/** That time of a day by the room's clock, in ms. */
+export const timeOn = (day: RoomDay, clock: string): number =>
+  minuteOfLocal(`${day}T${clock}`, roomZone.value)! * 60_000
 
 /** The least that would mend it: only what helps is named. */
 export function helpWords({ help }: ByTheBell): string {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { emptyCalendar } from '#core/calendar/state'
-import { minuteOfLocal } from '#core/calendar/local-time'
+import { minuteOfLocal } from '#core/time/room-clock'
 import { bookingsOf, drawnDay, tornEnds, weekWords } from './day-sheet'
 
 const zone = 'Europe/Oslo'

@@ -4,7 +4,8 @@ import { flowOf } from '#core/edition/flow'
 import { streamSentence } from './stream'
 import { strokesOf, tallySize } from './tally'
 import { tornEdge } from './torn-edge'
-import { ago, dueIn, grams, howLong, percent } from './words'
+import { ago, grams, howLong, percent } from './words'
+import { dueIn } from '~/format/days'
 
 const now = Date.parse('2026-11-02T12:00:00.000Z')
 const before = (minutes: number) => new Date(now - minutes * 60_000).toISOString()
@@ -31,12 +32,11 @@ describe('the words for time, weight and chance', () => {
       'about 12 h',
     ])
     expect(howLong(null)).toBe('')
-    expect([dueIn('2026-11-21', now), dueIn('2026-11-02', now), dueIn('2026-10-30', now), dueIn(null, now)]).toEqual([
-      'due in 19 days',
-      'due today',
-      'due 3 days ago',
-      '',
-    ])
+    expect(
+      ['2026-11-21', '2026-11-03', '2026-11-02', '2026-11-01', '2026-10-30', null].map((due) =>
+        dueIn(due, '2026-11-02'),
+      ),
+    ).toEqual(['due in 19 days', 'due in 1 day', 'due today', 'due 1 day ago', 'due 3 days ago', ''])
   })
 
   it('never promise what is still open', () => {

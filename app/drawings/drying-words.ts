@@ -1,18 +1,16 @@
 import type { Drying, HourRange } from '#core/drying/moments'
+import { daysBetween } from '#core/time/room-day'
+import { dayIn, hourIn, shortWeekday } from '~/format/days'
 
 const hour = 3600_000
 
 /** A moment to come, or past, as one says it: “today 16:00”, “Sat 28 November”. */
 export function dayWords(at: number, now: number): string {
-  const date = new Date(at)
-  const days = Math.round((new Date(at).setHours(0, 0, 0, 0) - new Date(now).setHours(0, 0, 0, 0)) / (24 * hour))
-  const clock = `${String(date.getHours()).padStart(2, '0')}:00`
-  if (days === 0) return `today ${clock}`
-  if (days === 1) return `tomorrow ${clock}`
-  const options = { weekday: 'short', day: 'numeric', month: 'long' } as const
-  return Math.abs(days) < 4
-    ? `${date.toLocaleDateString('en-GB', options)}, ${clock}`
-    : date.toLocaleDateString('en-GB', options)
+  const days = daysBetween(dayIn(now), dayIn(at))
+  const hours = `${String(hourIn(at)).padStart(2, '0')}:00`
+  if (days === 0) return `today ${hours}`
+  if (days === 1) return `tomorrow ${hours}`
+  return Math.abs(days) < 4 ? `${shortWeekday(at)}, ${hours}` : shortWeekday(at)
 }
 
 /** Whether the next layer may be printed on it, in a sentence. */

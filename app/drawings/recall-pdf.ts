@@ -1,3 +1,4 @@
+import { date } from '~/format/days'
 import type { jsPDF } from 'jspdf'
 import { packingHeight } from '#core/press/stack'
 import type { RecallCard } from '#core/run/recall'
@@ -106,7 +107,7 @@ export function recallPdf(card: RecallCard, link: string, paper: CardPaper, pict
   pdf.setFontSize(9)
   if (card.standard)
     pdf.text(
-      latin(`The ${card.standard.word} is pull ${card.standard.ordinal}, approved ${card.standard.at.slice(0, 10)}.`),
+      latin(`The ${card.standard.word} is pull ${card.standard.ordinal}, approved ${date(card.standard.at)}.`),
       margin,
       under + 5,
     )

@@ -1,3 +1,4 @@
+import { dayIn } from '~/format/days'
 import { type Finding, findings } from '#core/care/findings'
 import type { AsLeft } from '#core/station/state'
 
@@ -10,7 +11,7 @@ const longestEvening = 6 * 3600_000
 /** True when a session was most likely left open. @param at when it was opened */
 export function isLeftOpen(at: string, now: number): boolean {
   const open = now - Date.parse(at)
-  const isOfAnotherDay = new Date(at).toDateString() !== new Date(now).toDateString()
+  const isOfAnotherDay = dayIn(at) !== dayIn(now)
   return open > (isOfAnotherDay ? longestEvening : longestDay)
 }
 
@@ -25,11 +26,4 @@ export function foundWords(items: readonly Finding[]): string {
 export function leftWords({ how, items }: AsLeft, nameOf: (id: string) => string, by: string): string {
   if (how === 'taken over') return `left open, taken over by ${nameOf(by)}`
   return how === 'left' ? `left ${foundWords(items)}` : `closed by ${nameOf(by)} as it seemed: ${foundWords(items)}`
-}
-
-/** A moment as one would say it on a list: “Tue 24 November, 18:10”. */
-export function moment(iso: string): string {
-  const at = new Date(iso)
-  const day = at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long' })
-  return `${day}, ${at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
 }

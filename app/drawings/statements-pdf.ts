@@ -1,6 +1,6 @@
 import type { Statement } from '#core/charges/statement'
 import { Leaf, type LeafSize } from './leaf'
-import { day } from './words'
+import { day } from '~/format/days'
 
 /** How names, titles and money are written. */
 interface Written {

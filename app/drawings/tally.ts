@@ -1,3 +1,4 @@
+import { clock } from '~/format/days'
 import { doerWords } from '#core/ground/envelope'
 import { standardWord } from '#core/edition/standards'
 import { select } from 'd3-selection'
@@ -124,9 +125,6 @@ function ticksBefore(adjustments: Adjustment[], from: number, to: number): strin
   return adjustments.filter((a) => a.afterPull >= from && a.afterPull < to).map((a) => adjustmentWord(a.kind))
 }
 
-/** One for all: making a format anew for each pull was most of what a tap cost on a long run. */
-const hoursAndMinutes = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
-
 /** The sheets of a pull, each with its verdict where they do not all stand alike. */
 function sheetsOf({ sheetIds, apart }: Pull): string {
   const verdicts = new Set(apart.map(({ verdict }) => verdict))
@@ -150,7 +148,7 @@ function sentenceOf(pull: Pull, { standard, layer, by }: Beside): string {
     pull.rescued ? `rescued, ${pull.rescued}` : '',
     standard,
     pull.disputed ? `disputed: ${pull.disputed.message}` : '',
-    `${hoursAndMinutes.format(new Date(pull.at))} by ${by}`,
+    `${clock(pull.at)} by ${by}`,
     pull.claimedAt ? 'the tablet’s clock was wrong' : '',
   ]
     .filter((part) => part !== '')

@@ -1,5 +1,8 @@
+import { dayOf, type RoomDay, weekdayOf } from '#core/time/room-day'
+import type { Zone } from '#core/time/zone'
+import { shortDay } from '~/format/days'
 import { scaleLinear } from 'd3-scale'
-import { localOf, minuteOfLocal } from '#core/calendar/local-time'
+import { minuteOfLocal } from '#core/time/room-clock'
 import type { EditionStanding } from '#core/schedule/standing'
 import { type Span, without } from '#core/timetable/spans'
 import type { Along } from './day-sheet'
@@ -19,12 +22,7 @@ export interface WeeksDrawn {
   until: number
 }
 
-const dayWords = (minute: number, zone: string) =>
-  new Date(`${localOf(minute, zone).slice(0, 10)}T12:00:00Z`).toLocaleDateString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  })
+const dayAt = (minute: number, zone: Zone): RoomDay => dayOf(minute * 60_000, zone)
 
 /**
  * The weeks ahead as they are drawn, from today's first minute until everything is over or due.
@@ -36,7 +34,7 @@ export function drawnWeeks(
   open: readonly Span[],
   zone: string,
 ): WeeksDrawn {
-  const startOf = (minute: number) => minuteOfLocal(localOf(minute, zone).slice(0, 10), zone) ?? minute
+  const startOf = (minute: number) => minuteOfLocal(dayAt(minute, zone), zone) ?? minute
   const from = startOf(now)
   const last = Math.max(0, ...editions.flatMap(({ end, due }) => [end ?? 0, due ?? 0]))
   const to = startOf(Math.min(from + most * day, Math.max(from + least * day, last + 2 * day)))
@@ -46,8 +44,8 @@ export function drawnWeeks(
   const shut: Along[] = []
   for (let at = from; at < to; at = startOf(at + day + 120)) {
     const next = startOf(at + day + 120)
-    const isMonday = new Date(`${localOf(at, zone).slice(0, 10)}T12:00:00Z`).getUTCDay() === 1
-    if (isMonday || at === from) weeks.push({ at: scale(at), words: dayWords(at, zone) })
+    const isMonday = weekdayOf(dayAt(at, zone)) === 1
+    if (isMonday || at === from) weeks.push({ at: scale(at), words: shortDay(dayAt(at, zone)) })
     if (without([{ from: at, to: next }], open).some((gap) => gap.from === at && gap.to === next))
       shut.push(along({ from: at, to: next }))
   }

@@ -38,18 +38,6 @@ export function leftWords({ milligrams, of, pulls }: { milligrams: number; of: n
   return `about ${Math.round(milligrams / 1000)} g of ${grams(of)} left, by ${pulls} ${pulls === 1 ? 'pull' : 'pulls'}`
 }
 
-export function date(iso: string | null): string {
-  return iso
-    ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', ...zoneOf(iso) })
-    : ''
-}
-
-export function dueIn(iso: string | null, now = Date.now()): string {
-  if (!iso) return ''
-  const days = Math.ceil((Date.parse(iso) - now) / 86_400_000)
-  return days < 0 ? `due ${-days} days ago` : days === 0 ? 'due today' : `due in ${days} days`
-}
-
 const small = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
 
 /** “one layer”, “four layers”, “31 layers”: as one would say it. */
@@ -61,20 +49,6 @@ export function counted(number: number, one: string, many = `${one}s`): string {
 export function figured(number: number, one: string, many = `${one}s`): string {
   return `${number} ${number === 1 ? one : many}`
 }
-
-/** A day within the year to come: “12 December”. */
-export function day(iso: string | null): string {
-  return iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', ...zoneOf(iso) }) : ''
-}
-
-/** The same with its weekday: “Friday 12 December”. */
-export function weekday(iso: string | null): string {
-  const parts = { weekday: 'long', day: 'numeric', month: 'long' } as const
-  return iso ? new Date(iso).toLocaleDateString('en-GB', { ...parts, ...zoneOf(iso) }) : ''
-}
-
-/** A day without an hour is that day wherever one is; a moment falls on the reader's. */
-const zoneOf = (iso: string): { timeZone?: string } => (iso.length === 10 ? { timeZone: 'UTC' } : {})
 
 /** “a”, “a and b”, “a, b and c”. */
 export function listed(words: readonly string[]): string {

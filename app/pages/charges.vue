@@ -1,21 +1,21 @@
 <script setup lang="ts">
+import type { RoomDay } from '#core/time/room-day'
 import { statementsBy } from '#core/charges/statement'
 import { openIn, usedIn } from '#core/charges/settled'
 import type { ChargesReply, CoursesReply } from '#shared/replies/replies'
 import { chargesCsv } from '~/drawings/charges-csv'
 import { statementsPdf } from '~/drawings/statements-pdf'
-import { date, day, figured } from '~/drawings/words'
+import { figured } from '~/drawings/words'
+import { date, day, today } from '~/format/days'
 
 /** Who owes what: paper, ink, press time and what was typed, of a span, by person, edition or class; settled or open. */
 useHead({ title: 'Who owes what · Ample Tally' })
 const session = useSession()
 const { fault, giving } = useGiving()
 const making = useGiving()
-const isoDay = (at: Date) => at.toLocaleDateString('sv-SE')
-const today = new Date()
 const span = ref({
-  from: isoDay(new Date(today.getFullYear(), today.getMonth(), 1)) as string | null,
-  until: isoDay(today) as string | null,
+  from: `${today().slice(0, 7)}-01` as RoomDay | null,
+  until: today() as RoomDay | null,
 })
 type By = 'person' | 'edition' | 'class'
 const by = ref<By>('person')
@@ -25,8 +25,6 @@ const ways: { value: By; title: string }[] = [
   { value: 'class', title: 'class' },
 ]
 const reply = shallowRef<ChargesReply | null>(null)
-/** The days the reply is for, as instants. */
-const told = shallowRef({ from: '', until: '' })
 const courses = shallowRef<CoursesReply['courses']>([])
 const turned = computed(() =>
   span.value.from && span.value.until && span.value.until < span.value.from ? 'That day is before the first one.' : '',
@@ -42,15 +40,8 @@ async function load() {
   const mine = ++asked
   isAsking.value = true
   await giving(async () => {
-    const start = new Date(`${from}T00:00:00`)
-    const end = new Date(`${until}T00:00:00`)
-    end.setDate(end.getDate() + 1)
-    const days = { from: start.toISOString(), until: end.toISOString() }
-    const timeZone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)
-    const found = await api<ChargesReply>(`/api/charges?from=${days.from}&until=${days.until}&timeZone=${timeZone}`)
-    if (mine !== asked) return
-    reply.value = found
-    told.value = days
+    const found = await api<ChargesReply>(`/api/charges?from=${from}&to=${until}`)
+    if (mine === asked) reply.value = found
   })
   if (mine === asked) isAsking.value = false
 }
@@ -167,7 +158,6 @@ const pdf = () =>
           :person-id="one.key"
           :statement="one"
           :reply="reply"
-          :span="told"
           :money="money"
           @done="load"
         />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hourIn, weekdayName } from '~/format/days'
 import type { FloorReply } from '#shared/replies/replies'
 import { smallTally } from '~/drawings/tally'
 import { isLeftOpen } from '~/drawings/sessions'
@@ -14,9 +15,9 @@ const many = computed(() => (floor.value?.running.length ?? 0) > 5)
 const isEmpty = computed(() => floor.value?.counts.length === 0)
 
 const partOfDay = computed(() => {
-  const day = new Date(now.value)
-  const part = day.getHours() < 12 ? 'morning' : day.getHours() < 18 ? 'afternoon' : 'evening'
-  return `${day.toLocaleDateString('en-GB', { weekday: 'long' })} ${part}`
+  const hour = hourIn(now.value)
+  const part = hour < 12 ? 'morning' : hour < 18 ? 'afternoon' : 'evening'
+  return `${weekdayName(now.value)} ${part}`
 })
 </script>
 

@@ -16,11 +16,8 @@ watch(
   by,
   async (wanted) => {
     const mine = ++asked
-    const { timeZone } = Intl.DateTimeFormat().resolvedOptions()
     try {
-      const found = await api<RoomLossesReply>(
-        `/api/losses?by=${encodeURIComponent(wanted)}&timeZone=${encodeURIComponent(timeZone)}`,
-      )
+      const found = await api<RoomLossesReply>(`/api/losses?by=${encodeURIComponent(wanted)}`)
       // An older answer that comes late is of another question.
       if (mine !== asked) return
       reply.value = found

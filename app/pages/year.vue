@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { today } from '~/format/days'
 import { methodWord } from '#core/plan/plan'
 import type { YearReply } from '#shared/replies/office'
 import { rowsCsv } from '~/drawings/tables-csv'
@@ -7,16 +8,15 @@ import { figured } from '~/drawings/words'
 /** A year of the room on one page: editions, prints, yield by method, paper, hours at the presses. */
 const session = useSession()
 const { fault, giving } = useGiving()
-const year = ref(new Date().getFullYear())
+const thisYear = Number(today().slice(0, 4))
+const year = ref(thisYear)
 useHead({ title: () => `The year ${year.value} · Ample Tally` })
 const reply = shallowRef<YearReply | null>(null)
 let asked = 0
 async function load() {
   const mine = ++asked
   await giving(async () => {
-    const from = new Date(year.value, 0, 1).toISOString()
-    const until = new Date(year.value + 1, 0, 1).toISOString()
-    const found = await api<YearReply>(`/api/year?from=${from}&until=${until}`)
+    const found = await api<YearReply>(`/api/year?year=${year.value}`)
     if (mine === asked) reply.value = found
   })
 }
@@ -61,7 +61,7 @@ const csv = () =>
       <h1>The year {{ year }}</h1>
       <p class="told">{{ session.session?.studio.name }}</p>
       <VBtn class="quiet right no-print" @click="year--">The year before</VBtn>
-      <VBtn class="quiet no-print" :disabled="year >= new Date().getFullYear()" @click="year++">The year after</VBtn>
+      <VBtn class="quiet no-print" :disabled="year >= thisYear" @click="year++">The year after</VBtn>
       <VBtn class="quiet no-print" :disabled="!reply" @click="csv">CSV</VBtn>
       <VBtn class="quiet no-print" :disabled="!reply" @click="print">Print</VBtn>
     </div>

@@ -53,6 +53,7 @@ export const useEdition = defineStore('edition', () => {
       role: session.roleOf(command.by),
       commandId: command.commandId,
       occurredAt: command.occurredAt,
+      zone: session.zone,
     }
   }
 

@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { CommandRequest } from '#shared/commands/envelope'
@@ -147,7 +148,7 @@ export const useOutbox = defineStore('outbox', () => {
           pause = Math.min(longestPause, pause * 2)
           return
         }
-        await keepRefused({ command, message: error.message, at: new Date().toISOString() })
+        await keepRefused({ command, message: error.message, at: instantAt(Date.now()) })
         await settle(order!, command, { error })
       }
     }

@@ -1,7 +1,8 @@
+import { instantAt } from '#core/time/instant'
 import { isStaff as staffed } from '#core/ground/who'
 import { defineStore } from 'pinia'
 import { v4, v7 } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Role } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { CommandReply, PeopleReply, PersonReply, SessionReply } from '#shared/replies/replies'
@@ -9,6 +10,8 @@ import { api, ApiError } from '~/composables/api'
 import { keepAnswered } from '~/outbox/answered'
 import { copiesAreOf, keepCopy, readCopy } from '~/outbox/kept'
 import { holdTapKey } from '~/outbox/tap-seal'
+import { hereZone } from '#core/time/zone'
+import { keepRoomZone } from '~/format/room-zone'
 import { useSure } from './sure'
 
 /** This tab's name among the stations of its browser; it lasts through reloads. */
@@ -38,6 +41,9 @@ export const useSession = defineStore('session', () => {
   const person = computed(() => session.value?.person ?? null)
   /** Which ledger this is; a copy kept by an older program does not say. */
   const lineage = computed(() => (session.value as Partial<SessionHere> | null)?.lineage?.id ?? '')
+  /** Whose clock and calendar the room goes by. */
+  const zone = computed(() => session.value?.zone ?? hereZone())
+  watch(zone, keepRoomZone, { immediate: true, flush: 'sync' })
   /** Where taps of this tab are given: the browser as the server knows it, and the tab. */
   const station = computed(() => `${session.value?.device ?? 'unknown'}~${tab}`)
 
@@ -122,7 +128,7 @@ export const useSession = defineStore('session', () => {
       commandId: v7(),
       device: station.value,
       by: person.value?.id ?? 'nobody',
-      occurredAt: new Date().toISOString(),
+      occurredAt: instantAt(Date.now()),
       type,
       stream,
       data,
@@ -168,6 +174,7 @@ export const useSession = defineStore('session', () => {
   return {
     session,
     lineage,
+    zone,
     station,
     person,
     people,

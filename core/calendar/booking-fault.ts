@@ -3,7 +3,8 @@ import type { Span } from '../timetable/spans'
 import { without } from '../timetable/spans'
 import { nearestFree, spanOf } from './free'
 import { awaySpans, openSpans } from './hours'
-import { minuteOf, spanWords } from './local-time'
+import { minuteOf } from '../time/instant'
+import { spanWords } from '../time/room-clock'
 import type { BookingSaid, CalendarState } from './state'
 
 /** Nobody stands at a press longer. */

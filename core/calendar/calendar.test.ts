@@ -6,7 +6,8 @@ import { decide, emptyState, evolve, fold, type StreamState } from '../house/str
 import type { Span } from '../timetable/spans'
 import { nearestFree, spanOf } from './free'
 import { openSpans } from './hours'
-import { instantOf, isSkipped, localOf, minuteOf, minuteOfLocal, spanWords } from './local-time'
+import { instantOf, minuteOf } from '../time/instant'
+import { isSkipped, localOf, minuteOfLocal, spanWords } from '../time/room-clock'
 import { type BookingSaid, type CalendarState, type Closure, emptyCalendar } from './state'
 import { studioDefaults } from '../stores/studio/state'
 
@@ -99,7 +100,14 @@ function roomOf(...closures: Closure[]) {
   const states = new Map<string, StreamState>()
   let commands = 0
   const give = (type: string, stream: string, data: unknown, as: Partial<Context> = {}) => {
-    const context: Context = { personId: 'p1', role: 'manager', commandId: `c${++commands}`, occurredAt: now, ...as }
+    const context: Context = {
+      personId: 'p1',
+      role: 'manager',
+      commandId: `c${++commands}`,
+      occurredAt: now,
+      zone: 'Europe/Oslo',
+      ...as,
+    }
     const made = decide(states, { type, stream, data }, context)
     if ('refusal' in made) return made.refusal
     for (const event of made.events) {

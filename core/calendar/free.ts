@@ -1,6 +1,6 @@
 import { firstFit, lastFit, type Span, without } from '../timetable/spans'
 import { awaySpans, openSpans } from './hours'
-import { minuteOf } from './local-time'
+import { minuteOf } from '../time/instant'
 import type { Booking, CalendarState } from './state'
 
 const day = 24 * 60

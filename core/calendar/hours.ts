@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon'
 import { merged, type Span, without } from '../timetable/spans'
-import { minuteOfLocal } from './local-time'
+import { minuteOfLocal } from '../time/room-clock'
 import type { Closure, RoomHours } from './state'
 
 interface Times extends RoomHours {

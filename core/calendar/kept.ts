@@ -1,4 +1,5 @@
-import { minuteOf, minuteOfLocal } from './local-time'
+import { minuteOf } from '../time/instant'
+import { minuteOfLocal } from '../time/room-clock'
 import { type Booking, type CalendarState, type Closure, daysKept } from './state'
 
 /** What ended long ago and is left to the ledger from an event on, by id: the event says it, so that no clock decides it later. */

@@ -160,10 +160,10 @@ describe('ink', () => {
       occurredAt: '2026-11-02T10:00:00Z',
       data: { milligrams: 12_500, editionStream: 'edition:e', layerId: null, note: '' },
     }
-    expect(inkCharges(batch, drawn, priceOf, 0)).toMatchObject([
+    expect(inkCharges(batch, drawn, priceOf, () => 0)).toMatchObject([
       { personId: 'ada', editionStream: 'edition:e', what: '12.5 g of slate', cents: 125, isUnpriced: false },
     ])
-    expect(inkCharges(batch, { ...drawn, type: 'batch-mixed' }, priceOf, 0)).toEqual([])
+    expect(inkCharges(batch, { ...drawn, type: 'batch-mixed' }, priceOf, () => 0)).toEqual([])
   })
 })
 

@@ -36,11 +36,16 @@ export function gramPriceOf(components: readonly InMix[], priceOf: GramPrice, us
 }
 
 /** What ink drawn for an edition charges to whoever drew it, at the prices of that day. @param batch as it stood before the event */
-export function inkCharges(batch: BatchState, event: Happening, priceAt: PriceAt, usual: number): ChargeLine[] {
+export function inkCharges(
+  batch: BatchState,
+  event: Happening,
+  priceAt: PriceAt,
+  usualAt: (position: number) => number,
+): ChargeLine[] {
   if (event.type !== 'ink-drawn') return []
   const { milligrams, editionStream } = event.data as { milligrams: number; editionStream: string }
-  const priceThen = (tubId: string) => priceAt(tubId, event.position ?? notStoredYet)
-  const { gram, isKnown } = gramPriceOf(batch.components, priceThen, usual)
+  const position = event.position ?? notStoredYet
+  const { gram, isKnown } = gramPriceOf(batch.components, (tubId) => priceAt(tubId, position), usualAt(position))
   return [
     {
       ...whenOf(event),

@@ -60,6 +60,9 @@ class Evening {
     return this.of('course:c1')
   }
 
+  /** Whose days the room keeps. */
+  zone = 'Europe/Oslo'
+
   /** @returns the refusal's code, or `done` */
   give<T extends CommandType>(
     type: T,
@@ -72,7 +75,7 @@ class Evening {
     const occurredAt = new Date(Date.UTC(2026, 10, 3, 17, this.commands)).toISOString()
     const command = { type, stream, data, expectedSeq: this.of(stream).seq }
     const states = statesFor(command, (name) => this.of(name))
-    const decision = decide(states, command, { personId, role, commandId, occurredAt })
+    const decision = decide(states, command, { personId, role, commandId, occurredAt, zone: this.zone })
     if ('refusal' in decision) return decision.refusal.code
     for (const event of decision.events) {
       const state = this.of(event.stream)
@@ -269,6 +272,20 @@ describe('gates', () => {
     room.must('tear', stream, tear)
     room.must('set-assignment', 'course:c1', { ...later, opens: '2026-11-03' })
     room.must('tear', stream, tear, ...ada)
+  })
+
+  it('opens on that day of the room: where it is morning there already, and not where it is still the day before', () => {
+    for (const [zone, said] of [
+      ['Pacific/Auckland', 'done'],
+      ['America/New_York', 'opens-later'],
+      ['UTC', 'opens-later'],
+    ] as const) {
+      const room = begun()
+      const editionIds = assignmentOf(room.course, 'a')!.editions.map(({ editionId }) => editionId)
+      room.must('set-assignment', 'course:c1', { ...sixOfOne, gates: [], editionIds, opens: '2026-11-04' })
+      room.zone = zone
+      expect([zone, room.give('tear', stream, tear, ...ada)]).toEqual([zone, said])
+    }
   })
 
   it('cuts only what is signed off, each layer by itself, and no longer once that is taken back', () => {

@@ -1,3 +1,4 @@
+import { dayOf } from '../time/room-day'
 import type { Context } from '../ground/envelope'
 import { type Refused, refuse } from '../ground/refusal'
 import { isStaff } from '../ground/who'
@@ -8,7 +9,7 @@ import type { Objection, PullData } from './pull'
 import { type SignOff, signedOff } from './sign-offs'
 
 type Asker = Pick<Context, 'personId' | 'role'>
-type AskerNow = Asker & Pick<Context, 'occurredAt'>
+type AskerNow = Asker & Pick<Context, 'occurredAt' | 'zone'>
 interface Assigned {
   assignment: Assignment | null
   signOffs: readonly SignOff[]
@@ -17,10 +18,13 @@ interface Assigned {
 const isGated = ({ assignment }: Assigned, gate: Gate, { role }: Asker): boolean =>
   !isStaff(role) && assignment !== null && assignment.gates.includes(gate)
 
-/** Why somebody may not begin yet, or null: the assignment opens on a day, as the day is counted in UTC. */
-export function dayGate({ assignment }: Pick<Assigned, 'assignment'>, { role, occurredAt }: AskerNow): Refused | null {
+/** Why somebody may not begin yet, or null: the assignment opens on a day, by the room's calendar. */
+export function dayGate(
+  { assignment }: Pick<Assigned, 'assignment'>,
+  { role, occurredAt, zone }: AskerNow,
+): Refused | null {
   const opens = assignment?.opens ?? null
-  if (opens === null || isStaff(role) || occurredAt.slice(0, 10) >= opens) return null
+  if (opens === null || isStaff(role) || dayOf(occurredAt, zone) >= opens) return null
   return refuse('opens-later', `${assignment!.title} opens on ${opens}. Until then plan it, and prepare the block.`)
 }
 

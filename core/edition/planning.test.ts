@@ -184,8 +184,11 @@ describe('the edition record', () => {
     table.must('destroy-print', { sheetId: 2, reason: 'flood' })
     table.pull(3, { verdict: 'reject', faults: ['salt'] })
     table.must('close', { note: 'block scored', block: 'cancelled', blockIds: [] })
-    const record = editionRecord(table.edition, { ...emptyStudio(), name: 'Rope Works' }, (id) =>
-      id === 'p1' ? 'Ansa Quill' : id,
+    const record = editionRecord(
+      table.edition,
+      { ...emptyStudio(), name: 'Rope Works' },
+      (id) => (id === 'p1' ? 'Ansa Quill' : id),
+      'UTC',
     )
     expect(record).toMatchObject({
       studio: 'Rope Works',

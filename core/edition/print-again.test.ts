@@ -54,9 +54,10 @@ function again(table: PressTable, more: object = {}, role: Role = 'manager') {
 }
 const stateOf = (table: PressTable, stream: string) => table.states.get(stream) as EditionState
 const factsOf = (state: EditionState) =>
-  recordFacts(editionRecord(state, emptyStudio(), String), { size: () => '', day: (at) => at.slice(0, 10) }).find(
-    ({ term }) => term === 'Same block',
-  )?.lines
+  recordFacts(editionRecord(state, emptyStudio(), String, 'UTC'), {
+    size: () => '',
+    day: (at) => at.slice(0, 10),
+  }).find(({ term }) => term === 'Same block')?.lines
 
 describe('an edition printed again from its block', () => {
   it('takes over states, share, jig, paper and the setting of the approved proof, and no ink', () => {

@@ -9,7 +9,7 @@ const writing = {
   size: (width: number, height: number) => `${width} × ${height}`,
   day: (iso: string) => iso.slice(0, 10),
 }
-const recordOf = (table: PressTable) => editionRecord(table.edition, emptyStudio(), (id) => `name of ${id}`)
+const recordOf = (table: PressTable) => editionRecord(table.edition, emptyStudio(), (id) => `name of ${id}`, 'UTC')
 const fact = (table: PressTable, term: string) =>
   recordFacts(recordOf(table), writing).find((one) => one.term === term)?.lines
 

@@ -3,6 +3,8 @@ import { finishedSize } from '../paper/piece'
 import type { BlockEnd } from '../print/block-end'
 import type { EditionPlan } from '../plan/plan'
 import { allSeries, type Series } from '../print/series'
+import { dayOf, type RoomDay } from '../time/room-day'
+import type { Zone } from '../time/zone'
 import type { StudioState } from '../stores/studio/state'
 import type { EarlierEdition, LaterEdition } from './related'
 import { numberOnSheet, writtenOtherwise } from './sheet-number'
@@ -103,13 +105,20 @@ export function sheetLines(state: EditionState): SheetLine[] {
 }
 
 /** The days on which pulls were given, oldest first. */
-const daysOf = (pulls: readonly { at: string }[]): string[] => pulls.map(({ at }) => at.slice(0, 10)).sort()
+const daysOf = (pulls: readonly { at: string }[], zone: Zone): RoomDay[] =>
+  pulls.map(({ at }) => dayOf(at, zone)).sort()
 
 /**
  * The edition record.
  * @param nameOf the name of a person by id; the ledger itself holds ids only
+ * @param zone the room's, for the days it was printed on
  */
-export function editionRecord(state: EditionState, studio: StudioState, nameOf: (id: string) => string): EditionRecord {
+export function editionRecord(
+  state: EditionState,
+  studio: StudioState,
+  nameOf: (id: string) => string,
+  zone: Zone,
+): EditionRecord {
   const plan = state.plan!
   const live = state.pulls.filter(isLive)
   const bat = batOf(state)
@@ -126,7 +135,7 @@ export function editionRecord(state: EditionState, studio: StudioState, nameOf: 
     image: state.piece?.image ?? null,
     size: state.piece ? finishedSize(state.piece) : null,
     printers: [...new Set(live.map((pull) => nameOf(pull.by)))],
-    printed: live.length > 0 ? { from: daysOf(live)[0]!, to: daysOf(live).at(-1)! } : null,
+    printed: live.length > 0 ? { from: daysOf(live, zone)[0]!, to: daysOf(live, zone).at(-1)! } : null,
     colours: state.finishing.colours.map(({ name }) => name),
     startedAt: state.startedAt,
     closedAt: state.closedAt,

@@ -69,7 +69,7 @@ describe('an amendment', () => {
     const table = amended()
     expect(numbers(table)).toEqual(['1/4', '2/5', '3/5'])
     expect(lineOf(table.edition, table.edition.sheets[2]!).left).toBe('1/4')
-    const record = editionRecord(table.edition, emptyStudio(), String)
+    const record = editionRecord(table.edition, emptyStudio(), String, 'UTC')
     expect(record.sheets[2]!.number).toBe('1/4')
     expect(recordFacts(record, { size: String, day: String }).find(({ term }) => term === 'Amended')!.lines[1]).toBe(
       'still pencilled over an earlier size: 1/4',
@@ -174,6 +174,25 @@ describe('where prints went', () => {
       'no-day',
       undefined,
     ])
+  })
+
+  it('is on a day of the room: a print may go in the evening in which it was pulled', () => {
+    for (const [zone, day, tomorrow] of [
+      ['America/New_York', '2026-11-02', '2026-11-03'],
+      ['Pacific/Auckland', '2026-11-03', '2026-11-04'],
+      ['Asia/Kolkata', '2026-11-03', '2026-11-04'],
+    ] as const) {
+      const table = new PressTable({ size: 1, sizeSchool: 'declared' })
+      Object.assign(table, { zone, clock: '2026-11-03T02:00:00.000Z' })
+      table.tear(1).pull(1)
+      table.must('declare-dry', { layerId: table.layer, sheetIds: [1] })
+      table.must('curate-run', { sheetIds: [1], verdict: 'good', reason: '' })
+      table.must('give-numbers', allocate(table.edition, 'edition', candidatesFor(table.edition, 'edition')))
+      table.must('sign', { sheetId: 1 })
+      const on = (said: string) => code(table.give('send-print', { ...sold, sheetId: 1, on: said }))
+      expect([zone, on(tomorrow), on(day)]).toEqual([zone, 'in-future', undefined])
+      expect(editionRecord(table.edition, emptyStudio(), String, zone).printed).toEqual({ from: day, to: day })
+    }
   })
 
   it('goes on after the edition is closed, and never for what is no print', () => {

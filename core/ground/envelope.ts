@@ -1,3 +1,4 @@
+import type { Zone } from '../time/zone'
 import type { Refused } from './refusal'
 
 /** An event as the ledger keeps it: appended once, never changed. Order is `position`, never a clock. */
@@ -80,6 +81,8 @@ export interface Context {
   commandId: string
   /** When it happened, ISO 8601. */
   occurredAt: string
+  /** Whose clock and calendar the room goes by: days in a rule are days there. */
+  zone: Zone
   /**
    * Whose act it is said to be, where nothing proves it: the person above handed it in. `wasHere`: that person signed in
    * at that browser before.

@@ -118,7 +118,13 @@ describe('who', () => {
     ['staff', staff, ['manager', 'instructor']],
     ['managers', managers, ['manager']],
   ] as const)('%s', (_name, who, allowed) => {
-    const asking = (role: Context['role']): Context => ({ personId: 'p', role, commandId: 'c', occurredAt: '' })
+    const asking = (role: Context['role']): Context => ({
+      personId: 'p',
+      role,
+      commandId: 'c',
+      occurredAt: '',
+      zone: 'UTC',
+    })
     expect(roles.filter((role) => who(asking(role), {}, {}))).toEqual(allowed)
   })
 })

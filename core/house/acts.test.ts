@@ -36,6 +36,7 @@ const asker = (role: Role): Context => ({
   role,
   commandId: 'c1',
   occurredAt: '2026-11-02T09:30:00.000Z',
+  zone: 'UTC',
 })
 const owners = {
   'whose own it is, as printer': { artistId: null, printerIds: ['p0', 'p1'] },

@@ -7,7 +7,13 @@ import { emptyStudio } from '../stores/studio/state'
 import { foresee } from './foresee'
 import { decide, emptyState, evolve, fold, streamKinds, streamsFor } from './streams'
 
-const context: Context = { personId: 'p1', role: 'member', commandId: 'tap-1', occurredAt: '2026-11-02T09:30:00.000Z' }
+const context: Context = {
+  personId: 'p1',
+  role: 'member',
+  commandId: 'tap-1',
+  occurredAt: '2026-11-02T09:30:00.000Z',
+  zone: 'UTC',
+}
 const studio = new Map([['studio', emptyStudio()]])
 
 describe('foreseeing a tap', () => {

@@ -21,7 +21,7 @@ class Room {
     const commandId = `c${++this.commands}`
     const occurredAt = new Date(Date.UTC(2026, 10, 2, 9, this.commands)).toISOString()
     const command = { type, stream, data, expectedSeq: this.of(stream).seq }
-    const context = { personId, role, commandId, occurredAt }
+    const context = { personId, role, commandId, occurredAt, zone: 'Europe/Oslo' }
     const decision = decide(statesFor(command, this.of), command, context)
     return 'refusal' in decision ? decision.refusal.code : 'done'
   }
@@ -30,7 +30,13 @@ class Room {
     const commandId = `c${++this.commands}`
     const occurredAt = new Date(Date.UTC(2026, 10, 2, 9, this.commands)).toISOString()
     const command = { type, stream, data, expectedSeq: this.of(stream).seq }
-    const decision = decide(statesFor(command, this.of), command, { personId, role, commandId, occurredAt })
+    const decision = decide(statesFor(command, this.of), command, {
+      personId,
+      role,
+      commandId,
+      occurredAt,
+      zone: 'Europe/Oslo',
+    })
     if ('refusal' in decision) throw new Error(`${type}: ${decision.refusal.message}`)
     for (const event of decision.events) {
       const state = this.of(event.stream)

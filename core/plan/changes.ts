@@ -18,7 +18,7 @@ const sayings: [what: string, says: (plan: EditionPlan) => string][] = [
   ['printed', (plan) => plan.work],
   ['layers', (plan) => String(plan.layersPlanned)],
   ['started', (plan) => (plan.start === null ? 'undecided' : String(plan.start))],
-  ['wanted by', (plan) => plan.due?.slice(0, 10) ?? 'no date'],
+  ['wanted by', (plan) => plan.due ?? 'no date'],
 ]
 
 /** What of a plan that bears on the edition was changed; numbering customs, rates and prices are smaller matters. */

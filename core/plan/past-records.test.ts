@@ -8,7 +8,7 @@ const record = () => {
   const table = new PressTable({ work: 'beginners' }).tear(4)
   for (const id of [1, 2, 3]) table.pull(id)
   table.pull(4, { verdict: 'reject', faults: ['slur'] })
-  return editionRecord(table.edition, emptyStudio(), String)
+  return editionRecord(table.edition, emptyStudio(), String, 'UTC')
 }
 
 it('a record of another room is read as totals', () => {

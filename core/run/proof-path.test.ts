@@ -33,7 +33,7 @@ function proving() {
       table.must('judge-proof', { ...samples['judge-proof'], pullId, newsprint: sheetIds.length === 0, ...said })
     return pullId
   }
-  const path = () => proofPath(table.edition, table.layer)
+  const path = () => proofPath(table.edition, table.layer, 'UTC')
   return { table, set, proof, path }
 }
 
@@ -81,7 +81,7 @@ describe('the path of proofs', () => {
     table.must('void-pull', { pullId: first, reason: 'the wrong block' })
     expect(path().map(({ pull, isStandard }) => [pull.pullId, isStandard])).toEqual([[second, true]])
     expect(table.give('judge-proof', { ...samples['judge-proof'], pullId: first }).refusal?.code).toBe('voided')
-    expect(proofPath(table.edition, 'no such layer')).toEqual([])
+    expect(proofPath(table.edition, 'no such layer', 'UTC')).toEqual([])
   })
 
   it('judges proofs alone, each anew as often as one looks', () => {

@@ -7,6 +7,8 @@ import { rollUpDefaults } from '../ink/roll-up'
 import { changedSeveral, type ProofTest } from '../press/dial-in'
 import { packingChanges } from '../press/compare'
 import { packingHeight, type PressSetting } from '../press/stack'
+import { dayOf } from '../time/room-day'
+import type { Zone } from '../time/zone'
 import { blockOf } from './ink-need'
 
 /** One proof on the way to the standard. */
@@ -21,12 +23,12 @@ export interface ProofStep {
   isStandard: boolean
 }
 
-/** The live proofs of a layer, oldest first, each with what was changed for it. */
-export function proofPath(state: EditionState, layerId: string): ProofStep[] {
+/** The live proofs of a layer, oldest first, each with what was changed for it. @param zone the room's, for the days */
+export function proofPath(state: EditionState, layerId: string, zone: Zone): ProofStep[] {
   const layer = layerOf(state, layerId)
   if (!layer) return []
   const pulls = state.pulls.filter((pull) => isLive(pull) && pull.kind === 'proof' && pull.layerId === layerId)
-  const tests = pulls.map((pull) => testOf(state, layer, pull))
+  const tests = pulls.map((pull) => testOf(state, layer, pull, zone))
   const tangled = new Set(changedSeveral(tests))
   const standard = standardOf(state, layerId)
   return pulls.map((pull, i) => ({
@@ -42,12 +44,12 @@ export function proofPath(state: EditionState, layerId: string): ProofStep[] {
 const settingOf = (layer: Layer, { setupSeq }: Pull): PressSetting | undefined =>
   layer.setups.find(({ seq }) => seq === setupSeq)?.setup
 
-function testOf(state: EditionState, layer: Layer, pull: Pull): ProofTest {
+function testOf(state: EditionState, layer: Layer, pull: Pull, zone: Zone): ProofTest {
   const note = noteOf(state, pull.pullId)
   const setting = settingOf(layer, pull)
   const rollUp = layer.rollUp ?? rollUpDefaults
   const isNewsprint = note?.newsprint ?? pull.sheetIds.length === 0
-  const states = blockOf(state, layer)?.states.filter(({ cutOn }) => cutOn <= pull.at.slice(0, 10)).length ?? 0
+  const states = blockOf(state, layer)?.states.filter(({ cutOn }) => cutOn <= dayOf(pull.at, zone)).length ?? 0
   return {
     id: pull.pullId,
     paper: isNewsprint ? 'newsprint' : 'good paper',

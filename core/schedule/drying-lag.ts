@@ -1,4 +1,4 @@
-import { minuteOf } from '../calendar/local-time'
+import { minuteOf } from '../time/instant'
 import { type Drying, dryingOf, factorOf, middleOf, touchKey, type TouchRecord } from '../drying/moments'
 import { conditionsOf, type DryingRoom } from '../edition/dries'
 import { isLastLayer, type Layer, layerNumber, layerOf, newLayer } from '../edition/layer'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable, plan } from '../../tests/fixtures/press-table'
-import { minuteOf, minuteOfLocal } from '../calendar/local-time'
+import { minuteOf } from '../time/instant'
+import { minuteOfLocal } from '../time/room-clock'
 import { emptyCalendar } from '../calendar/state'
 import type { EditionState } from '../edition/state'
 import { noFinishing } from '../finish/plan'

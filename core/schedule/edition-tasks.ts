@@ -1,4 +1,4 @@
-import { minuteOf } from '../calendar/local-time'
+import { minuteOf } from '../time/instant'
 import { figures } from '../edition/count'
 import { type Layer, setupInForce } from '../edition/layer'
 import { imagesAPiece, pullsFor } from '../edition/lock-up'

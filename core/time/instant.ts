@@ -15,3 +15,12 @@ export function clampInstant(at: Instant, earliest: Instant, latest: Instant): I
   if (at < earliest || latest < earliest) return earliest
   return at > latest ? latest : at
 }
+
+/** Whole minutes since 1970 of an instant. */
+export const minuteOf = (at: Instant): number => Math.round(Date.parse(at) / 60_000)
+
+/** The instant of a minute since 1970. */
+export const instantOf = (minute: number): Instant => new Date(minute * 60_000).toISOString()
+
+/** The instant so many ms since 1970. */
+export const instantAt = (time: number): Instant => new Date(time).toISOString()

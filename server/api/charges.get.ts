@@ -4,9 +4,8 @@ import { readCharges } from '../services/charges'
 import { queryChecked } from '../services/request'
 import { asking } from '../services/session'
 
-/** Who owes what for a span of time: everybody's to staff, to others their own. */
+/** Who owes what for some days: everybody's to staff, to others their own. */
 export default defineEventHandler(async (event) => {
   const { room, person } = await asking(event)
-  const { from, until, timeZone } = queryChecked(event, ChargesQuery)
-  return await readCharges(room, { from, until }, timeZone ?? '', isStaff(person.role) ? null : person.id)
+  return await readCharges(room, queryChecked(event, ChargesQuery), isStaff(person.role) ? null : person.id)
 })

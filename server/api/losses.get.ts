@@ -7,6 +7,6 @@ import { asking } from '../services/session'
 /** Where the room loses; whose pulls they were is told to staff, and to each of her own. */
 export default defineEventHandler(async (event) => {
   const { room, person } = await asking(event)
-  const { by, timeZone } = queryChecked(event, LossesQuery)
-  return await readRoomLosses(room, by, timeZone ?? '', isStaff(person.role) ? null : person.id)
+  const { by } = queryChecked(event, LossesQuery)
+  return await readRoomLosses(room, by, isStaff(person.role) ? null : person.id)
 })

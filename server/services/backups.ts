@@ -1,3 +1,7 @@
+import { minuteOfLocal } from '#core/time/room-clock'
+import { dayOf, daysAfter, type RoomDay } from '#core/time/room-day'
+import { hereZone } from '#core/time/zone'
+import { type Instant, instantAt } from '#core/time/instant'
 import { createHash } from 'node:crypto'
 import { createReadStream, existsSync } from 'node:fs'
 import { chmod, copyFile, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
@@ -39,7 +43,7 @@ const minute = 60_000
 const hour = 60 * minute
 
 /** Names sort by time: `2026-11-25T23-10-04Z`. */
-const nameFor = (at: Date) => `${at.toISOString().slice(0, 19).replaceAll(':', '-')}Z`
+const nameFor = (at: Instant) => `${at.slice(0, 19).replaceAll(':', '-')}Z`
 const pattern = /^\d{4}-\d\d-\d\dT\d\d-\d\d-\d\dZ$/
 
 /** SHA-256 of a file, hex. */
@@ -109,7 +113,7 @@ export class Backups {
     if (!this.seen || now - this.seen.at > minute) this.seen = { at: now, newest: await this.newestGood() }
     const { newest } = this.seen
     if (now - (newest ?? since) <= 2 * 24 * hour) return null
-    return { at: newest === null ? null : new Date(newest).toISOString() }
+    return { at: newest === null ? null : instantAt(newest) }
   }
 
   /** When the newest backup was made, or null. One that says it was made later than now is of a wrong clock, and proves nothing. */
@@ -143,7 +147,7 @@ export class Backups {
   }
 
   private async makeNow(): Promise<BackupNote> {
-    const made = new Date()
+    const made = instantAt(Date.now())
     const place = join(this.folder, nameFor(made))
     const draft = `${place}.draft`
     await mkdir(this.folder, { recursive: true, mode: 0o700 })
@@ -162,7 +166,7 @@ export class Backups {
     }
   }
 
-  private async fill(draft: string, made: Date): Promise<BackupNote> {
+  private async fill(draft: string, made: Instant): Promise<BackupNote> {
     const ledger = join(draft, 'ledger.sqlite')
     // It reads one moment of the ledger while pulls go on being stored.
     const before = this.reach()
@@ -183,7 +187,7 @@ export class Backups {
       console.error(`${lost.length} pictures that events name are missing in ${this.dataFolder}: ${lost.join(', ')}`)
     const { size } = await stat(ledger)
     const note: BackupNote = {
-      made: made.toISOString(),
+      made,
       events: before.position,
       head: before.head,
       ledger: await hashOfFile(ledger),
@@ -207,9 +211,10 @@ export class Backups {
 
 /** Three in the morning of the machine's own clock, the last one before a moment. */
 function lastNight(now: number): number {
-  const at = new Date(now)
-  at.setHours(3, 0, 0, 0)
-  return at.getTime() <= now ? at.getTime() : at.getTime() - 24 * hour
+  const zone = hereZone()
+  const nightOf = (day: RoomDay) => minuteOfLocal(`${day}T03:00`, zone)! * 60_000
+  const today = dayOf(now, zone)
+  return nightOf(today) <= now ? nightOf(today) : nightOf(daysAfter(today, -1))
 }
 
 const isHash = (text: unknown): boolean => typeof text === 'string' && /^[0-9a-f]{64}$/.test(text)

@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import type { PersonReply } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import type { Beside } from '../database/writing'
@@ -27,7 +28,7 @@ export async function addressOf(room: Pressroom, personId: string): Promise<stri
 
 /** A new one; the one before leads nowhere from now on. */
 export async function makeAddress(room: Pressroom, personId: string): Promise<string> {
-  const made = new Date().toISOString()
+  const made = instantAt(Date.now())
   await room.db.writing((writer) =>
     writer.query(
       `INSERT INTO calendar_addresses (person, made_at) VALUES ($1, $2)

@@ -1,6 +1,7 @@
+import { instantAt } from '#core/time/instant'
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator'
 import { spanOfClosure } from '#core/calendar/hours'
-import { instantOf } from '#core/calendar/local-time'
+import { instantOf } from '#core/time/instant'
 import type { CalendarState } from '#core/calendar/state'
 import type { StudioState } from '#core/stores/studio/state'
 import type { PersonReply } from '#shared/replies/replies'
@@ -19,7 +20,7 @@ export async function calendarFile(
   const now = Date.now()
   const { calendar, places, editions } = await readCalendar(
     room,
-    { from: new Date(now).toISOString(), until: new Date(now).toISOString() },
+    { from: instantAt(now), until: instantAt(now) },
     person,
     now,
   )
@@ -37,8 +38,8 @@ export async function calendarFile(
     const layer = edition?.layers.find(({ id }) => id === layerId)?.name
     file.createEvent({
       id: `booking-${bookingId}`,
-      start: new Date(from),
-      end: new Date(until),
+      start: from,
+      end: until,
       summary: [of === 'room' ? `${nameOf(personId)}, ${place}` : place, edition?.title].filter(Boolean).join(': '),
       location: place,
       description: [layer, note].filter(Boolean).join('. '),
@@ -49,8 +50,8 @@ export async function calendarFile(
     if (!span) continue
     file.createEvent({
       id: `closure-${closure.id}`,
-      start: new Date(instantOf(span.from)),
-      end: new Date(instantOf(span.to)),
+      start: instantOf(span.from),
+      end: instantOf(span.to),
       summary: [closure.personId ? `${nameOf(closure.personId)} is away` : `${name} is shut`, closure.why]
         .filter(Boolean)
         .join(': '),

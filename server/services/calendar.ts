@@ -1,5 +1,4 @@
-import { minuteOf } from '#core/calendar/local-time'
-import type { CalendarState } from '#core/calendar/state'
+import { minuteOf } from '#core/time/instant'
 import type { EditionState } from '#core/edition/state'
 import { streamId } from '#core/ground/envelope'
 import type { CalendarReply, Place } from '#shared/replies/calendar'
@@ -8,6 +7,7 @@ import { rows } from '../database/connections'
 import { summariesOf } from '../database/summaries'
 import { proposedOrders } from './day-orders'
 import type { Pressroom } from './pressroom'
+import { readOwnCalendar } from './room-zone'
 import { readStations } from './stations'
 
 /** Editions that are not closed, those of which something happened last. */
@@ -46,7 +46,7 @@ export async function readCalendar(
   now: number,
 ): Promise<CalendarReply> {
   const [calendar, presses, racks, editions] = await Promise.all([
-    room.ledger.read<CalendarState>('calendar'),
+    readOwnCalendar(room),
     summariesOf<PressSummary>(room.db.reader, 'press'),
     summariesOf<RackSummary>(room.db.reader, 'rack'),
     openEditions(room),

@@ -10,7 +10,9 @@ import { noRates } from '#core/plan/plan'
 import type { BatchState } from '#core/stores/batch/state'
 import type { LotState } from '#core/stores/lot/state'
 import { rateOn } from '#core/stores/press/state'
-import type { StudioState } from '#core/stores/studio/state'
+import { noonOf, spanOfDays } from '#core/time/room-clock'
+import { dayOf, type RoomDay } from '#core/time/room-day'
+import type { Zone } from '#core/time/zone'
 import type { AccountSummary, ChargesReply, EditionCostReply, PressSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import { allSummariesOf } from '../database/summaries'
@@ -18,42 +20,39 @@ import { readStream } from '../database/events'
 import type { Pressroom } from './pressroom'
 import { isIn, type Span, timeAtPresses } from './time-at-presses'
 import { tubPrices } from './tub-prices'
+import { type UsualPrices, usualPrices } from './usual-prices'
 
 /** Everything that was ever used, over those days at least (MODELS M18). */
-async function everyLine(
-  room: Pressroom,
-  span: Span,
-  timeZone: string,
-  accounts: readonly AccountSummary[],
-): Promise<ChargeLine[]> {
-  const dayOf = dayIn(timeZone)
-  const presses = await chargingPresses(room, dayOf)
+async function everyLine(room: Pressroom, span: Span, accounts: readonly AccountSummary[]): Promise<ChargeLine[]> {
+  const { zone } = room.zone
+  const usual = await usualPrices(room)
+  const presses = await chargingPresses(room, usual)
   const { sessions, loose } = await timeAtPresses(room, span)
   return [
     ...(await paperLines(room)),
-    ...(await inkLines(room)),
+    ...(await inkLines(room, usual)),
     ...sessions.flatMap((session) => sessionCharges(presses(session.pressId), session)),
-    ...looseCharges(loose, presses, dayOf, noRates.minutesPerPull),
-    ...typedLines(accounts),
+    ...looseCharges(loose, presses, (at) => dayOf(at, zone), noRates.minutesPerPull),
+    ...typedLines(accounts, zone),
   ]
 }
 
 /**
- * Who owes what for a span of time (MODELS M18): paper, ink, press time as the ledger tells them and what was typed; each
+ * Who owes what for some days of the room (MODELS M18): paper, ink, press time as the ledger tells them and what was typed; each
  * line with the statement it was settled by. What the room uses itself is told at cost, and owed by nobody.
- * @param timeZone where the room is, for the day a pull falls on
+ * @param days the first and the last of them
  * @param personId whose lines alone, or null for everybody's
  */
 export async function readCharges(
   room: Pressroom,
-  span: Span,
-  timeZone: string,
+  days: { from: RoomDay; to: RoomDay },
   personId: string | null,
 ): Promise<ChargesReply> {
+  const span = spanOfDays(days.from, days.to, room.zone.zone)
   // Taken before anything is read: what is stored in between is in no statement that is settled now.
   const { position } = room.ledger
   const accounts = await allSummariesOf<AccountSummary>(room.db.reader, 'account')
-  const lines = await everyLine(room, widest(span, accounts), timeZone, accounts)
+  const lines = await everyLine(room, widest(span, accounts), accounts)
   const own = new Set(accounts.find(({ id }) => id === roomAccount)?.editionIds.map((id) => `edition:${id}`))
   const isRooms = ({ editionStream }: ChargeLine) => editionStream !== null && own.has(editionStream)
   const byPerson = new Map<string, ChargeLine[]>(accounts.map(({ id }) => [id, []]))
@@ -67,6 +66,7 @@ export async function readCharges(
   const [wanted, rooms] = [told.filter(isWanted).sort(order), atCost.filter(isWanted).sort(order)]
   return {
     position,
+    span,
     lines: wanted,
     rooms,
     titles: await titlesOf(room, [...wanted, ...rooms]),
@@ -78,12 +78,10 @@ export async function readCharges(
 }
 
 /** What an edition has cost so far, by what it went into; corrections of statements are no cost. */
-export async function editionCost(room: Pressroom, id: string, timeZone: string): Promise<EditionCostReply> {
+export async function editionCost(room: Pressroom, id: string): Promise<EditionCostReply> {
   const accounts = await allSummariesOf<AccountSummary>(room.db.reader, 'account')
   const ever = { from: '2000-01-01T00:00:00.000Z', until: '2200-01-01T00:00:00.000Z' }
-  const lines = (await everyLine(room, ever, timeZone, accounts)).filter(
-    ({ editionStream }) => editionStream === `edition:${id}`,
-  )
+  const lines = (await everyLine(room, ever, accounts)).filter(({ editionStream }) => editionStream === `edition:${id}`)
   const kinds = chargeKinds.filter((kind) => lines.some((line) => line.kind === kind))
   return {
     byKind: kinds.map((kind) => ({ kind, cents: totalOf(lines.filter((line) => line.kind === kind)) })),
@@ -92,37 +90,15 @@ export async function editionCost(room: Pressroom, id: string, timeZone: string)
   }
 }
 
-/** The day of a moment where the room is; of a zone nobody knows, the server's. */
-export function dayIn(timeZone: string): (iso: string) => string {
-  const format = (zone: string | undefined) => new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeZone: zone })
-  let day: Intl.DateTimeFormat
-  try {
-    day = format(timeZone)
-  } catch {
-    day = format(undefined)
-  }
-  // Many lines fall on few hours: a formatter is slow.
-  const known = new Map<string, string>()
-  return (iso) => {
-    const hour = iso.slice(0, 13)
-    const found = known.get(hour) ?? day.format(new Date(iso))
-    known.set(hour, found)
-    return found
-  }
-}
-
-async function chargingPresses(
-  room: Pressroom,
-  dayOf: (iso: string) => string,
-): Promise<(id: string) => ChargingPress> {
+/** What each press charges an hour: by its own rate of that day, or the room's usual one then. */
+async function chargingPresses(room: Pressroom, usual: UsualPrices): Promise<(id: string) => ChargingPress> {
   const all = await allSummariesOf<PressSummary>(room.db.reader, 'press')
-  const { pressHour } = await room.ledger.read<StudioState>('studio')
-  const usual = pressHour > 0 ? pressHour : null
+  const { zone } = room.zone
   return (id) => {
     const press = all.find((one) => one.id === id)
     return {
       name: press?.name ?? 'a press',
-      hourAt: (iso) => (press ? rateOn(press.rates, dayOf(iso)) : null) ?? usual,
+      hourAt: (at) => (press ? rateOn(press.rates, dayOf(at, zone)) : null) ?? usual.pressHourAt(at),
     }
   }
 }
@@ -154,17 +130,16 @@ function paperLines(room: Pressroom): Promise<ChargeLine[]> {
   return eachOf<LotState>(room, 'lot', (lot, event) => paperCharges(lot, event, inHands))
 }
 
-async function inkLines(room: Pressroom): Promise<ChargeLine[]> {
+async function inkLines(room: Pressroom, { inkGramAt }: UsualPrices): Promise<ChargeLine[]> {
   const priceAt = await tubPrices(room)
-  const { inkGram } = await room.ledger.read<StudioState>('studio')
-  return eachOf<BatchState>(room, 'batch', (batch, event) => inkCharges(batch, event, priceAt, inkGram))
+  return eachOf<BatchState>(room, 'batch', (batch, event) => inkCharges(batch, event, priceAt, inkGramAt))
 }
 
 /** What was typed by hand: it falls on the noon of its day. */
-const typedLines = (accounts: readonly AccountSummary[]): ChargeLine[] =>
+const typedLines = (accounts: readonly AccountSummary[], zone: Zone): ChargeLine[] =>
   accounts.flatMap(({ id: personId, charges }) =>
     charges.map(({ on, what, cents, editionId, position }) => ({
-      at: `${on}T12:00:00.000Z`,
+      at: noonOf(on, zone),
       position,
       personId,
       editionStream: editionId === null ? null : `edition:${editionId}`,

@@ -1,5 +1,5 @@
 import { spanOf } from '#core/calendar/free'
-import { instantOf } from '#core/calendar/local-time'
+import { instantOf } from '#core/time/instant'
 import type { Booking, CalendarState } from '#core/calendar/state'
 import { layerOf } from '#core/edition/layer'
 import { isLive } from '#core/edition/pull'

@@ -1,5 +1,6 @@
+import { dayOf } from '#core/time/room-day'
 import { spanOf } from '#core/calendar/free'
-import { localOf } from '#core/calendar/local-time'
+import { localOf } from '#core/time/room-clock'
 import type { CalendarState } from '#core/calendar/state'
 import { isStaff } from '#core/ground/who'
 import type { Viewer } from '#core/house/who-sees'
@@ -9,6 +10,7 @@ import { rows } from '../database/connections'
 import { summariesOf } from '../database/summaries'
 import { linesFor, listEditions } from './editions'
 import type { Pressroom } from './pressroom'
+import { readOwnCalendar } from './room-zone'
 import { readShort } from './short'
 import { readStations } from './stations'
 
@@ -21,7 +23,7 @@ export async function readFloor(room: Pressroom, viewer: Viewer, now: number): P
     readStations(room),
     summariesOf<TubSummary>(room.db.reader, 'tub'),
     summariesOf<PressSummary>(room.db.reader, 'press'),
-    room.ledger.read<CalendarState>('calendar'),
+    readOwnCalendar(room),
   ])
   const editions = linesFor(viewer, list.editions)
   const open = editions.filter((edition) => edition.state !== 'closed')
@@ -74,7 +76,7 @@ const clock = (minute: number, zone: string): string => localOf(minute, zone).sl
 
 /** Bookings of the room's own day that are not over, the next first. */
 function bookingsToday({ bookings, timeZone }: CalendarState, now: number) {
-  const day = (minute: number) => localOf(minute, timeZone).slice(0, 10)
+  const day = (minute: number) => dayOf(minute * 60_000, timeZone)
   return bookings
     .map((booking) => ({ ...booking, span: spanOf(booking) }))
     .filter(({ span }) => span.to > now && day(span.from) <= day(now))

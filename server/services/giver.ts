@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import type { Context } from '#core/ground/envelope'
 import { tapped } from '#core/house/acts'
 import { clampInstant } from '#core/time/instant'
@@ -65,7 +66,7 @@ export function giverOf(room: Pressroom, { person, signIn }: Sender, request: Co
  * @param since the start of that sign-in, or null where it happens now
  */
 function timesOf({ occurredAt }: CommandRequest, since: string | null, now: number) {
-  const latest = new Date(now).toISOString()
+  const latest = instantAt(now)
   const at = clampInstant(occurredAt, since ?? latest, latest)
   const isOff = Math.abs(Date.parse(at) - Date.parse(occurredAt)) > clocksDiffer
   return { occurredAt: at, claimedAt: isOff ? occurredAt : null }

@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import { v7 } from 'uuid'
 import { isHourDue, type RoomAirState } from '#core/stores/climate/state'
 import type { RoomSensor } from '../devices/room-sensor'
@@ -58,7 +59,7 @@ export class HourlyAir {
         personId: person.id,
         role: person.role,
         commandId: v7({ msecs: now }),
-        occurredAt: new Date(now).toISOString(),
+        occurredAt: instantAt(now),
         isSure: true,
       },
       device: 'room sensor',

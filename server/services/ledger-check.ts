@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import { setTimeout as pause } from 'node:timers/promises'
 import type { CheckReply } from '#shared/replies/replies'
 import { breaksIn } from '../database/breaks'
@@ -61,4 +62,4 @@ export class LedgerCheck {
   }
 }
 
-const now = () => new Date().toISOString()
+const now = () => instantAt(Date.now())

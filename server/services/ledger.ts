@@ -1,8 +1,10 @@
+import { instantAt } from '#core/time/instant'
 import { createHash } from 'node:crypto'
 import canonicalize from 'canonicalize'
 import type { Context, LedgerEvent } from '#core/ground/envelope'
 import type { Refusal } from '#core/ground/refusal'
 import { type Command, decide, emptyState, fold, ledTo, type StreamState, streamsFor } from '#core/house/streams'
+import { hereZone, type Zone } from '#core/time/zone'
 import type { StoredReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
 import { eventsAfter, readStream } from '../database/events'
@@ -16,7 +18,7 @@ import { type Standing, StateCache } from './state-cache'
 /** A command with who and where it came from, checked in shape. */
 export interface Submission {
   command: Command
-  context: Context
+  context: Omit<Context, 'zone'>
   device: string
   /** The person whose session handed it in, when it was another's tap. */
   via: string | null
@@ -93,6 +95,8 @@ export class Ledger {
     private readonly publish: (events: LedgerEvent[], states: StreamState[]) => void,
     /** Says beside the ledger how far it reaches. */
     private readonly keepHead: (head: Head) => Promise<void> = async () => {},
+    /** Whose days and hours the room keeps. */
+    private readonly zone: () => Zone = hereZone,
   ) {}
 
   async open(): Promise<void> {
@@ -164,7 +168,7 @@ export class Ledger {
       known: new Map(),
       working: new Map(),
       events: [],
-      recordedAt: new Date().toISOString(),
+      recordedAt: instantAt(Date.now()),
     }
     let outcomes: Outcome[] = []
     this.stretch += 1
@@ -259,7 +263,7 @@ export class Ledger {
     }
     await see(streamsFor(command))
     await see(ledTo(command, states))
-    const decision = decide(states, command, context)
+    const decision = decide(states, command, { ...context, zone: this.zone() })
     if ('refusal' in decision) return { status: 'refused', refusal: decision.refusal }
     const made = placed(
       waiting.submission,

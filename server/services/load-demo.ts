@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import sharp from 'sharp'
 import { v7 as uuid } from 'uuid'
 import { studioDefaults } from '#core/stores/studio/state'
@@ -50,7 +51,7 @@ export async function loadDemo(room: Pressroom, now = Date.now()): Promise<void>
         commandId: id,
         device: 'demo',
         by,
-        occurredAt: new Date(at).toISOString(),
+        occurredAt: instantAt(at),
         type,
         stream,
         data,

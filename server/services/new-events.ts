@@ -7,7 +7,7 @@ import type { Standing } from './state-cache'
 
 /** Who did it, where, and through whose session. */
 interface Origin {
-  context: Context
+  context: Pick<Context, 'personId' | 'commandId' | 'occurredAt'>
   device: string
   via: string | null
   claimedAt?: string | null

@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import { type OrderLine, orderLines, type StockAsked, weeksBack } from '#core/office/order-list'
 import { unfinished } from '#core/edition/stack'
 import type { EditionState } from '#core/edition/state'
@@ -22,7 +23,7 @@ async function usedLately({ db }: Pressroom, now: number): Promise<ReadonlyMap<s
     db.long,
     `SELECT stream, sum(json_extract(data, CASE type WHEN 'lot-torn' THEN '$.sheets' ELSE '$.milligrams' END)) AS used
      FROM events WHERE type IN ('lot-torn', 'ink-taken') AND recorded_at >= $1 GROUP BY stream`,
-    [new Date(now - weeksBack * weeks).toISOString()],
+    [instantAt(now - weeksBack * weeks)],
   )
   return new Map(found.map(({ stream, used }) => [stream, used]))
 }

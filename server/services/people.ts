@@ -1,4 +1,6 @@
+import { instantAt } from '#core/time/instant'
 import { v7 as uuid } from 'uuid'
+import { isZone, type Zone } from '#core/time/zone'
 import type { Refusal } from '#core/ground/refusal'
 import type { Role } from '#core/ground/envelope'
 import type { StudioSettings } from '#core/stores/studio/state'
@@ -126,12 +128,22 @@ export class People {
     }
   }
 
-  /** The room's name and its first manager, once. */
-  async setUp(name: string, secret: string, settings: StudioSettings): Promise<PersonResult> {
+  /** The room's name and its first manager, once. @param timeZone whose clock it goes by; null for that of this machine */
+  async setUp(
+    name: string,
+    secret: string,
+    settings: StudioSettings,
+    timeZone: Zone | null = null,
+  ): Promise<PersonResult> {
     const [id, kept] = [uuid(), await hashSecret(secret)]
     const beside = [inserting(id, name, 'manager', kept, false)]
     const data = { managerId: id, settings }
-    return await this.submit(id, { type: 'set-up', stream: 'studio', data }, { id, role: 'manager' }, beside)
+    const manager = { id, role: 'manager' as const }
+    const done = await this.submit(id, { type: 'set-up', stream: 'studio', data }, manager, beside)
+    // Of a zone this machine does not know the room keeps the machine's own, until somebody says another.
+    if ('refusal' in done || timeZone === null || !isZone(timeZone)) return done
+    const hours = { type: 'set-hours', stream: 'calendar', data: { timeZone, hours: [] } }
+    return await this.submit(id, hours, manager, [])
   }
 
   /** Add a person, by the manager. @param mustChange false where nobody but the person knows the secret */
@@ -230,7 +242,7 @@ export class People {
   ): Promise<PersonResult> {
     const answer = await this.ledger.submit({
       command,
-      context: { personId: by.id, role: this.roleNow(by), commandId: uuid(), occurredAt: new Date().toISOString() },
+      context: { personId: by.id, role: this.roleNow(by), commandId: uuid(), occurredAt: instantAt(Date.now()) },
       device: 'server',
       via: null,
       beside,

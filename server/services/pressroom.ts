@@ -22,6 +22,7 @@ import { PassBook } from './pass-book'
 import { PulledLately } from './pulled-lately'
 import { People } from './people'
 import { Pictures } from './pictures'
+import { RoomZone } from './room-zone'
 import { Readings } from './readings'
 import { SecurityLog } from './security-log'
 import { SetUpToken } from './set-up-token'
@@ -41,6 +42,7 @@ export interface Pressroom {
   secret: string
   db: Connections
   ledger: Ledger
+  zone: RoomZone
   live: Live
   owners: Owners
   streams: Streams
@@ -164,14 +166,17 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
   const passBook = new PassBook()
   const pulledLately = new PulledLately()
   const headFile = await HeadFile.open(folder)
+  const zone = new RoomZone()
   const ledger = new Ledger(
     db,
     (events, states) => {
       passBook.take(states)
+      zone.take(states)
       pulledLately.take(events)
       live.publish(events, states)
     },
     (head) => headFile.write(head),
+    () => zone.zone,
   )
   await ledger.open()
   await headFile.begin(ledger.reach)
@@ -188,6 +193,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
   const lineage: Lineage = await lineageOf(db.reader)
   const reload = async () => {
     Object.assign(lineage, await lineageOf(db.reader))
+    await zone.load(ledger)
     await pulledLately.load(db.long, ledger.position)
     await passBook.load(db, await ledger.read<StudioState>('studio'))
     await people.load()
@@ -209,6 +215,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     secret,
     db,
     ledger,
+    zone,
     live,
     owners,
     streams,

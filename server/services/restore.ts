@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { copyFile, mkdir, readdir, readFile, rename, rm } from 'node:fs/promises'
@@ -38,7 +39,7 @@ export async function restore(backup: string, dataFolder: string): Promise<Resto
   })
   await mkdir(dataFolder, { recursive: true, mode: 0o700 })
   const unlock = await lockFolder(dataFolder)
-  const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-')
+  const stamp = instantAt(Date.now()).slice(0, 19).replaceAll(':', '-')
   const fresh = join(dataFolder, `restoring-${stamp}`)
   try {
     await copyProved(backup, note, fresh)

@@ -1,5 +1,6 @@
 import type { EditionState } from '#core/edition/state'
 import { type LossBy, lossesOf } from '#core/watch/losses'
+import { hourOf } from '#core/time/room-day'
 import type { RoomLossesReply } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import type { Pressroom } from './pressroom'
@@ -8,12 +9,7 @@ import type { Pressroom } from './pressroom'
 const editionsRead = 30
 
 /** Where the room loses, over the editions that were printed last. */
-export async function readRoomLosses(
-  room: Pressroom,
-  by: LossBy,
-  timeZone: string,
-  person: string | null,
-): Promise<RoomLossesReply> {
+export async function readRoomLosses(room: Pressroom, by: LossBy, person: string | null): Promise<RoomLossesReply> {
   const found = await rows<{ stream: string }>(
     room.db.reader,
     `SELECT stream FROM summaries WHERE kind = 'edition' AND json_extract(data, '$.impressions') > 0
@@ -24,16 +20,6 @@ export async function readRoomLosses(
   for (const { stream } of found) editions.push(await room.ledger.read<EditionState>(stream))
   return {
     editions: editions.length,
-    rows: lossesOf(editions, { by, hourOf: hourIn(timeZone), person, layerId: null }),
-  }
-}
-
-/** The hour of a moment where the reader is; of a zone nobody knows, the server's. */
-function hourIn(timeZone: string): (at: string) => number {
-  try {
-    const format = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', hourCycle: 'h23', timeZone })
-    return (at) => Number(format.format(new Date(at)))
-  } catch {
-    return (at) => new Date(at).getHours()
+    rows: lossesOf(editions, { by, hourOf: (at) => hourOf(at, room.zone.zone), person, layerId: null }),
   }
 }

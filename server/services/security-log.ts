@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import type { SecurityReply } from '#shared/replies/replies'
 import { type Connections, rows } from '../database/connections'
 
@@ -70,7 +71,7 @@ export class SecurityLog {
     if (same) return void same.times++
     // A flood says the same over and over: its first lines tell enough.
     if (this.buffer.length >= mostBuffered) return
-    this.buffer.push({ ...line, at: new Date().toISOString(), times: 1 })
+    this.buffer.push({ ...line, at: instantAt(Date.now()), times: 1 })
     this.timer ??= setTimeout(() => void this.write(), writeEvery)
   }
 

@@ -119,6 +119,7 @@ export async function describeSession(
     mustChange: signed?.person.mustChange ?? false,
     own: signed?.signIn.own ?? false,
     demo: room.demo,
+    zone: room.zone.zone,
     needsSetup: room.people.isEmpty,
     studio: settingsFor(signed?.person ?? null, studio),
   }

@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import { createHmac, randomUUID, timingSafeEqual } from 'node:crypto'
 import type { CommandRequest } from '#shared/commands/envelope'
 import { sealedText } from '#shared/commands/sealed'
@@ -72,7 +73,7 @@ export class SignIns {
   ) {}
 
   async load(): Promise<void> {
-    const since = new Date(this.clock() - longestSignIn).toISOString()
+    const since = instantAt(this.clock() - longestSignIn)
     await this.db.writing((writer) => writer.query('DELETE FROM sign_ins WHERE started_at < $1', { bind: [since] }))
     for (const { person, started_at, seen_at, own, ...row } of await rows<Row>(
       this.db.reader,
@@ -102,7 +103,7 @@ export class SignIns {
 
   /** Begin one; whoever was signed in at the same device by the same browser has left. Durable when it resolves. */
   async begin(personId: string, whence: Whence, before: SignIn | null): Promise<SignIn> {
-    const at = new Date(this.clock()).toISOString()
+    const at = instantAt(this.clock())
     const begun: SignIn = { id: randomUUID(), personId, ...whence, startedAt: at, seenAt: at, state: 'open' }
     if (before) await this.leave(before)
     try {
@@ -119,7 +120,7 @@ export class SignIns {
     const found = this.known.get(id)
     if (found?.state !== 'open') return
     const now = this.clock()
-    const seen = { ...found, seenAt: new Date(now).toISOString() }
+    const seen = { ...found, seenAt: instantAt(now) }
     this.known.set(id, seen)
     if (now - (this.written.get(id) ?? 0) >= seenEvery) void this.put(seen).catch(() => undefined)
   }
@@ -140,7 +141,7 @@ export class SignIns {
   async leave({ id }: SignIn): Promise<void> {
     const found = this.known.get(id)
     if (found?.state !== 'open') return
-    const done = this.put({ ...found, seenAt: new Date(this.clock()).toISOString(), state: 'left' })
+    const done = this.put({ ...found, seenAt: instantAt(this.clock()), state: 'left' })
     this.onEnded()
     await done
   }

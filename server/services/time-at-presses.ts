@@ -1,3 +1,4 @@
+import { instantAt } from '#core/time/instant'
 import type { LoosePull, TimeAtPress } from '#core/charges/press-time'
 import { type LedgerEvent, streamId } from '#core/ground/envelope'
 import { upcast } from '#core/house/upcast'
@@ -15,7 +16,7 @@ export const isIn = ({ from, until }: Span, at: string): boolean =>
   Date.parse(at) >= Date.parse(from) && Date.parse(at) < Date.parse(until)
 
 /** A day either way: browsers may have written a moment with another offset, which text alone cannot compare. */
-const widened = (iso: string, days: number) => new Date(Date.parse(iso) + days * 86_400_000).toISOString()
+const widened = (iso: string, days: number) => instantAt(Date.parse(iso) + days * 86_400_000)
 
 type Session = TimeAtPress & { pressId: string }
 

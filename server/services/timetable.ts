@@ -1,5 +1,6 @@
-import { instantOf, minuteOfLocal } from '#core/calendar/local-time'
-import type { CalendarState } from '#core/calendar/state'
+import { instantAt } from '#core/time/instant'
+import { instantOf } from '#core/time/instant'
+import { minuteOfLocal } from '#core/time/room-clock'
 import { spanOf } from '#core/calendar/free'
 import type { EditionState } from '#core/edition/state'
 import { streamId } from '#core/ground/envelope'
@@ -15,12 +16,13 @@ import { summariesOf } from '../database/summaries'
 import { openEditions } from './calendar'
 import { listEditions } from './editions'
 import type { Pressroom } from './pressroom'
+import { readOwnCalendar } from './room-zone'
 
 /** What is to be done for every edition that is not closed; the browser places it. */
 export async function readTimetable(room: Pressroom, at: number): Promise<TimetableReply> {
   const { reader } = room.db
   const [calendar, studio, presses, batches, lots, racks, editions, listed] = await Promise.all([
-    room.ledger.read<CalendarState>('calendar'),
+    readOwnCalendar(room),
     room.ledger.read<StudioState>('studio'),
     summariesOf<PressSummary>(reader, 'press'),
     summariesOf<BatchSummary>(reader, 'batch'),
@@ -56,7 +58,7 @@ export async function readTimetable(room: Pressroom, at: number): Promise<Timeta
     touch: room.passBook.recordFor(state.stream).touch,
   })
   return {
-    at: new Date(at).toISOString(),
+    at: instantAt(at),
     calendar,
     tasks: editions.flatMap((state) => editionTasks(state, around(state))),
     editions: editions.map((state) => ({

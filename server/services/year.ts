@@ -1,19 +1,20 @@
 import { addEdition, nothingPrinted } from '#core/office/year'
-import type { CalendarState } from '#core/calendar/state'
 import { wholeCents } from '#core/charges/money'
 import { looseRuns, minutesThere } from '#core/charges/press-time'
 import { noRates } from '#core/plan/plan'
+import { spanOfDays } from '#core/time/room-clock'
+import { dayOf } from '#core/time/room-day'
 import type { YearReply } from '#shared/replies/office'
 import type { LotSummary, PressSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
 import { allSummariesOf } from '../database/summaries'
-import { dayIn } from './charges'
 import { editionsOf } from './every-edition'
 import type { Pressroom } from './pressroom'
 import { isIn, type Span, timeAtPresses } from './time-at-presses'
 
-/** What the room did in a span of time: editions, prints, yields, paper and hours at the presses. */
-export async function readYear(room: Pressroom, span: Span): Promise<YearReply> {
+/** What the room did in a year: editions, prints, yields, paper and hours at the presses. */
+export async function readYear(room: Pressroom, year: number): Promise<YearReply> {
+  const span = spanOfDays(`${year}-01-01`, `${year}-12-31`, room.zone.zone)
   const within = (iso: string) => isIn(span, iso)
   let printed = nothingPrinted
   for await (const state of editionsOf(room)) printed = addEdition(printed, state, within)
@@ -90,8 +91,7 @@ async function pressHours(room: Pressroom, span: Span): Promise<YearReply['press
     found.set(id, { minutes: before.minutes + minutes, reckoned: before.reckoned + reckoned })
   }
   for (const session of sessions) if (isIn(span, session.left.at)) add(session.pressId, minutesThere(session), 0)
-  const { timeZone } = await room.ledger.read<CalendarState>('calendar')
-  for (const { pulls, minutes } of looseRuns(loose, dayIn(timeZone), noRates.minutesPerPull))
+  for (const { pulls, minutes } of looseRuns(loose, (at) => dayOf(at, room.zone.zone), noRates.minutesPerPull))
     add(pulls[0]!.pressId, minutes, minutes)
   return [...found]
     .map(([id, time]) => ({ name: names.get(id) ?? 'a press', ...time }))

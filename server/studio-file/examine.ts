@@ -111,7 +111,7 @@ export async function examine(staged: Staged, problems: Problems): Promise<Studi
     impressions: staged.impressions,
     events: staged.events,
     pictures: pictures.size,
-    kept: about!.from && about!.to ? { from: about!.from.slice(0, 10), to: about!.to.slice(0, 10) } : null,
+    kept: about!.from && about!.to ? { from: about!.from, to: about!.to } : null,
     head: head.head,
     remarks:
       lost > 0 ? [`${lost} pictures that are named are not in the file; they were lost before it was written.`] : [],

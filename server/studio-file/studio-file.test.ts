@@ -366,7 +366,10 @@ describe('the schemas that are shipped', () => {
     for (const { id } of await summariesOf<{ id: string }>(demo.db.reader, 'edition')) {
       const state = await demo.ledger.read<EditionState>(`edition:${id}`)
       const { seq, hash } = await demo.ledger.hashOf(state.stream)
-      const record = { ...editionRecord(state, studio, String), ledger: { stream: state.stream, seq, hash } }
+      const record = {
+        ...editionRecord(state, studio, String, demo.zone.zone),
+        ledger: { stream: state.stream, seq, hash },
+      }
       expect(fits(JSON.parse(JSON.stringify(record))) ? [] : fits.errors, state.title).toEqual([])
       for (const key of Object.keys(record)) expect(fits({ ...record, [key]: undefined }), key).toBe(false)
     }

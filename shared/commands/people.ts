@@ -53,6 +53,8 @@ export class SetUpStudio {
   @IsIn(lineCustoms) line!: LineCustom
   @IsString() @Length(1, 8) currency!: string
   @IsOptional() @IsIn(lengthUnits) unit?: LengthUnit
+  /** Where the room is: its days and hours are by that clock. */
+  @IsOptional() @IsString() @Length(1, 64) timeZone?: string
 }
 
 /** The set-up from a studio file: which of its managers opens the room, and the secret they choose. */

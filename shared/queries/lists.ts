@@ -2,7 +2,8 @@ import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { type LossBy, roomLossesBy } from '#core/watch/losses'
 import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
-import { IsMoment } from '#shared/commands/moments'
+import type { RoomDay } from '#core/time/room-day'
+import { IsDay, IsMoment } from '#shared/commands/moments'
 
 export const editionStates = ['planned', 'proving', 'pulling', 'numbering', 'signing', 'closed'] as const
 
@@ -24,15 +25,17 @@ export class UsesQuery {
 
 export class LossesQuery {
   @IsIn(roomLossesBy) by!: LossBy
-  /** Where the reader is, for the time of day. */
-  @IsOptional() @IsString() @MaxLength(60) timeZone?: string
 }
 
-/** A span of time, its end left out, as ISO instants; and where the reader is, for the days. */
+/** Days of the room, the last of them too. */
 export class ChargesQuery {
-  @IsMoment() from!: string
-  @IsMoment() until!: string
-  @IsOptional() @IsString() @MaxLength(60) timeZone?: string
+  @IsDay() from!: RoomDay
+  @IsDay() to!: RoomDay
+}
+
+/** A year by the room's calendar. */
+export class YearQuery {
+  @Type(() => Number) @IsInt() @Min(1900) @Max(2200) year!: number
 }
 
 /** A span of time, a day or a year, its end left out, as ISO instants. */

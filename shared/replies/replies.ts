@@ -12,6 +12,8 @@ import type { LedgerEvent } from '#core/ground/envelope'
 import type { EditionState } from '#core/edition/state'
 import type { StudioSettings, StudioState } from '#core/stores/studio/state'
 import type { Role } from '#core/ground/envelope'
+import type { Instant } from '#core/time/instant'
+import type { Zone } from '#core/time/zone'
 import type { TrialRecord } from '#core/print/remedies'
 import type { BatchState } from '#core/stores/batch/state'
 import type { BlockState } from '#core/stores/block/state'
@@ -146,6 +148,8 @@ export interface SessionReply {
   /** True on a person's own device, which does not go idle. */
   own: boolean
   demo: boolean
+  /** Whose clock and calendar the room goes by. */
+  zone: Zone
   /** True until the studio and its first manager exist. */
   needsSetup: boolean
   studio: Pick<StudioState, keyof StudioSettings>
@@ -431,6 +435,8 @@ export interface CourseReply {
 export interface ChargesReply {
   /** The ledger's position it was drawn up at. */
   position: number
+  /** The days it is for, from the first moment to the last, the end left out. */
+  span: { from: Instant; until: Instant }
   lines: OwedLine[]
   /** What the room used itself, at cost. */
   rooms: OwedLine[]

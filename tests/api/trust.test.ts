@@ -165,7 +165,7 @@ describe('a tablet with a wrong clock', () => {
     await manager.give(batch, 'draw-ink', draw, { occurredAt: '1999-01-01T00:00:00.000Z' })
     const charges = await manager.send<{ statements: { personId: string }[] }>(
       'GET',
-      `/api/charges?from=${at(-day)}&until=${at(day)}`,
+      `/api/charges?from=${at(-day).slice(0, 10)}&to=${at(day).slice(0, 10)}`,
     )
     expect(JSON.stringify(charges.body)).toContain('5.0 g of')
 

@@ -90,7 +90,7 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'POST climate/index': { whom: 'people' },
   'POST climate/reading': { whom: 'people' },
   'GET charges': {
-    path: 'charges?from=2026-01-01T00:00:00.000Z&until=2027-01-01T00:00:00.000Z',
+    path: 'charges?from=2026-01-01&to=2026-12-31',
     whom: 'people',
   },
   'GET calendar/index': {
@@ -102,7 +102,7 @@ const doors: Record<string, { path?: string; type?: string; body?: object; whom:
   'POST calendar/address': { whom: 'people' },
   'GET calendar/feed/[token]': { path: 'calendar/feed/nobody.ics', whom: 'all' },
   'GET orders': { whom: 'staff' },
-  'GET year': { path: 'year?from=2026-01-01T00:00:00.000Z&until=2027-01-01T00:00:00.000Z', whom: 'staff' },
+  'GET year': { path: 'year?year=2026', whom: 'staff' },
   'GET timetable': { whom: 'people' },
   'GET courses/index': { whom: 'people' },
   'GET courses/[id]': { whom: 'staff' },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** Where a block is kept once it is done with, or that it was scored, so that no more is printed from it. */
 const props = defineProps<{ blockId: string; name: string }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { flipWords } from '#core/block/block'
 import type { Block } from '#core/edition/state'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** A block as it prints, its newest state first, with what is known of it in a sentence. */
 const props = defineProps<{ known: Block }>()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { today } from '~/format/days'
 import type { PictureReply } from '#shared/replies/replies'
 
 /** A state of a block as it is cut now, with a picture or a rubbing of it. */
@@ -9,7 +10,7 @@ const { busy, fault, giving } = useGiving()
 const sending = useGiving()
 const blank = () => ({
   name: '',
-  cutOn: new Date().toISOString().slice(0, 10),
+  cutOn: today(),
   note: '',
   picture: null as PictureReply | null,
 })

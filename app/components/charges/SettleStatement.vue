@@ -2,14 +2,13 @@
 import { totalOf } from '#core/charges/line'
 import type { Statement } from '#core/charges/statement'
 import type { ChargesReply } from '#shared/replies/replies'
-import { date, day } from '~/drawings/words'
+import { date, day } from '~/format/days'
 
 /** What somebody owes for these days is settled, or what was settled opened again. */
 const props = defineProps<{
   personId: string
   statement: Statement
   reply: ChargesReply
-  span: { from: string; until: string }
   money: (cents: number) => string
 }>()
 const emit = defineEmits<{ done: [] }>()
@@ -34,7 +33,7 @@ async function settle() {
       `account:${props.personId}`,
       'settle-statement',
       {
-        ...props.span,
+        ...props.reply.span,
         upTo: props.reply.position,
         cents: totalOf(lines.value),
         corrections: corrections.value,
@@ -58,7 +57,7 @@ async function reopen(statementId: string) {
   reason.value = ''
   emit('done')
 }
-const lastDay = (until: string) => date(new Date(Date.parse(until) - 1).toISOString())
+const lastDay = (until: string) => date(Date.parse(until) - 1)
 </script>
 
 <template>

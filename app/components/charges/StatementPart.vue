@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { chargeKinds, totalOf } from '#core/charges/line'
 import type { Statement } from '#core/charges/statement'
-import { day } from '~/drawings/words'
+import { day } from '~/format/days'
 
 /** One statement: what it comes to by kinds, what of it is open, and every line when one asks. */
 const props = defineProps<{

@@ -1,18 +1,18 @@
 <script setup lang="ts">
+import { today } from '~/format/days'
 import type { EditionsReply } from '#shared/replies/replies'
-import { day } from '~/drawings/words'
+import { day } from '~/format/days'
 
 /** A charge or a credit that the ledger cannot tell by itself, in a sentence. */
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, field, giving } = useGiving()
-const isoDay = (at: Date) => at.toLocaleDateString('sv-SE')
 const blank = () => ({
   personId: '',
   amount: 0,
   way: 'owes',
   what: '',
-  on: isoDay(new Date()) as string | null,
+  on: today() as string | null,
   editionId: '',
 })
 const form = ref(blank())

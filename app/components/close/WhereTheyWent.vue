@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { today } from '~/format/days'
 import { printName, printsGone, printsHere } from '#core/edition/whereabouts'
 import { type Leaving, leavings } from '#core/print/whereabouts'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** Where each print went, one line each; what is still here; and what comes back. */
 const edition = useEdition()
@@ -13,7 +14,7 @@ const fresh = () => ({
   sheetId: null as number | null,
   how: 'sold' as Leaving,
   to: '',
-  on: new Date().toLocaleDateString('sv-SE'),
+  on: today(),
   note: '',
 })
 const form = ref(fresh())

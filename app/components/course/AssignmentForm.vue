@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { today } from '~/format/days'
 import { v7 } from 'uuid'
 import type { AssignmentSaid, CourseAssignment } from '#core/course/state'
 import type { Gate } from '#core/edition/assignment'
 import { methods, methodWord, planDefaults } from '#core/plan/plan'
 import type { CourseSummary } from '#shared/replies/replies'
-import { counted, day, figured, listed } from '~/drawings/words'
+import { counted, figured, listed } from '~/drawings/words'
+import { day } from '~/format/days'
 
 /** What a class is given to do, in a sentence: new, or put right for every edition that is begun. */
 const props = defineProps<{ course: CourseSummary; assignment?: CourseAssignment }>()
@@ -75,9 +77,7 @@ const turned = computed(() =>
     ? 'It is to be handed in before that day.'
     : '',
 )
-const pastDue = computed(() =>
-  form.value.due !== null && form.value.due < new Date().toISOString().slice(0, 10) ? 'That day is past.' : '',
-)
+const pastDue = computed(() => (form.value.due !== null && form.value.due < today() ? 'That day is past.' : ''))
 const lines = (text: string) =>
   text
     .split('\n')

@@ -5,7 +5,8 @@ import type { CourseSummary } from '#shared/replies/replies'
 import { cardPicture } from '~/composables/recall'
 import { classListPdf, contactSheetPdf, type Shown } from '~/drawings/contact-sheet-pdf'
 import { leafSizes, type LeafSize } from '~/drawings/leaf'
-import { date, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** The class list, and all prints that are handed in on one sheet, as PDF. */
 const props = defineProps<{ course: CourseSummary; assignment: CourseAssignment; benches: readonly InClass[] }>()

@@ -4,7 +4,7 @@ import { type CourseDescription, type Meeting } from '#core/course/state'
 import { isStaff } from '#core/ground/who'
 import type { CourseSummary } from '#shared/replies/replies'
 import { meetingWords, weekdayChoices } from '~/drawings/class-words'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** A class in a sentence: a new one, or one that is put right. */
 const props = defineProps<{ course?: CourseSummary }>()

@@ -5,7 +5,8 @@ import { leaveOf } from '#core/stores/studio/leaves'
 import { openAsks, type SignOff } from '#core/edition/sign-offs'
 import { useAsking } from '~/composables/asking'
 import { askWords } from '~/drawings/class-words'
-import { date, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** What the assignment asks for first, what is signed off, and the way to ask. */
 const edition = useEdition()

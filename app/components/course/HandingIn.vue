@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** The work as it is handed in: the pictures the assignment names, and one's own words to each of its points. */
 const edition = useEdition()

@@ -8,7 +8,7 @@ import { pullOf, saidOn } from '#core/edition/pull'
 import type { Sheet } from '#core/edition/sheet'
 import { batOf } from '#core/edition/standards'
 import { faultWord } from '#core/print/faults'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** The print in front: its sheet with every fault where it was seen, what it went through, and the BAT beside it. */
 const props = defineProps<{ sheet: Sheet; views: boolean }>()

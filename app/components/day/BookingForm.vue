@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
 import { nearestFree } from '#core/calendar/free'
-import { instantOf, minuteOf, spanWords } from '#core/calendar/local-time'
+import { instantOf, minuteOf } from '#core/time/instant'
+import { spanWords } from '#core/time/room-clock'
 import type { Booking, CalendarState } from '#core/calendar/state'
 import type { BookableEdition, Place } from '#shared/replies/calendar'
-import { weekday } from '~/drawings/words'
+import { weekday } from '~/format/days'
 
 /** A booking in a sentence: a new one, or one that was chosen, whose time and place can change. */
 export interface BookingTold {

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { dayOfLocal } from '#core/time/room-day'
+import { today } from '~/format/days'
 import type { CalendarState, Closure } from '#core/calendar/state'
 import { spanOf } from '#core/calendar/free'
 import { spanOfClosure } from '#core/calendar/hours'
 import { closuresIn } from '~/drawings/calendar-in'
-import { day, figured } from '~/drawings/words'
+import { figured } from '~/drawings/words'
+import { day } from '~/format/days'
 
 /** Days on which the room is shut, or somebody away; and closures from a calendar file. */
 const props = defineProps<{ calendar: CalendarState }>()
@@ -12,11 +15,11 @@ const session = useSession()
 const { busy, fault, giving } = useGiving()
 const bringing = useGiving()
 const clock = useRoomClock(() => props.calendar)
-const today = clock.dayOf(new Date().toISOString())
+const now = today()
 const blank = () => ({
   who: session.isStaff ? '' : (session.person?.id ?? ''),
-  from: today as string | null,
-  last: today as string | null,
+  from: now as string | null,
+  last: now as string | null,
   why: '',
 })
 const form = ref(blank())
@@ -31,16 +34,16 @@ const whoWords = (personId: string | null) => (personId ? session.nameOf(personI
 const dayWords = (on: string | null) => day(on) || 'some day'
 const toCome = computed(() =>
   [...props.calendar.closures]
-    .filter(({ until }) => until.slice(0, 10) >= today)
+    .filter(({ until }) => dayOfLocal(until) >= now)
     .sort((a, b) => a.from.localeCompare(b.from)),
 )
 /** Whole days are said without the hours. */
 const closureWords = ({ from, until }: Closure) => {
   const isWhole = from.endsWith('T00:00') && until.endsWith('T00:00')
   if (!isWhole)
-    return `${dayWords(from.slice(0, 10))}, ${from.slice(11)} to ${dayWords(until.slice(0, 10))}, ${until.slice(11)}`
-  const last = clock.later(until.slice(0, 10), -1)
-  return from.slice(0, 10) === last ? dayWords(last) : `${dayWords(from.slice(0, 10))} to ${dayWords(last)}`
+    return `${dayWords(dayOfLocal(from))}, ${from.slice(11)} to ${dayWords(dayOfLocal(until))}, ${until.slice(11)}`
+  const last = clock.later(dayOfLocal(until), -1)
+  return dayOfLocal(from) === last ? dayWords(last) : `${dayWords(dayOfLocal(from))} to ${dayWords(last)}`
 }
 const inIt = (closure: Closure) => {
   const span = spanOfClosure(closure, props.calendar.timeZone)

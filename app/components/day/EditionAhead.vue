@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import { instantOf, momentWords } from '#core/calendar/local-time'
+import { instantOf } from '#core/time/instant'
+import { momentWords } from '#core/time/room-clock'
 import { chainWords } from '#core/schedule/chain-words'
 import type { Mend } from '#core/schedule/mend'
 import type { EditionStanding } from '#core/schedule/standing'

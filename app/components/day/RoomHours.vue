@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hereZone } from '#core/time/zone'
 import type { CalendarState, Opening } from '#core/calendar/state'
 import { meetingWords, weekdayChoices } from '~/drawings/class-words'
 import { weekWords } from '~/drawings/day-sheet'
@@ -8,7 +9,7 @@ const props = defineProps<{ calendar: CalendarState }>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, field, giving } = useGiving()
-const here = Intl.DateTimeFormat().resolvedOptions().timeZone
+const here = hereZone()
 const standing = () => ({
   timeZone: props.calendar.hours.length === 0 && props.calendar.timeZone === 'UTC' ? here : props.calendar.timeZone,
   hours: props.calendar.hours.map((one) => ({ ...one })),

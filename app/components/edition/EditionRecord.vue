@@ -2,12 +2,12 @@
 import { editionRecord } from '#core/edition/record'
 import { recordFacts } from '#core/edition/record-facts'
 import { law, subtitle } from '~/drawings/papers-words'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 const edition = useEdition()
 const session = useSession()
 const units = useUnits()
-const record = computed(() => editionRecord(edition.state!, edition.studio, session.nameOf))
+const record = computed(() => editionRecord(edition.state!, edition.studio, session.nameOf, session.zone))
 const facts = computed(() => recordFacts(record.value, { size: units.size, day: date }))
 </script>
 

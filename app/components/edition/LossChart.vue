@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hourIn, today } from '~/format/days'
 import { layerOf } from '#core/edition/layer'
 import { inkNeed } from '#core/run/ink-need'
 import { stepCost } from '#core/run/step-cost'
@@ -17,7 +18,7 @@ const state = computed(() => edition.state!)
 const rows = computed(() =>
   lossesOf([state.value], {
     by: by.value,
-    hourOf: (at) => new Date(at).getHours(),
+    hourOf: hourIn,
     // Whose pulls went wrong is for her and for staff.
     person: session.isStaff ? null : (session.person?.id ?? ''),
     layerId: by.value === 'set-up' ? props.layerId : null,
@@ -25,11 +26,11 @@ const rows = computed(() =>
 )
 const finder = (fault: string) => `/finder?edition=${edition.id}&layer=${props.layerId}&fault=${fault}`
 
-const today = new Date().toISOString().slice(0, 10)
+const now = today()
 /** The press's own rate of today, where it has one. */
 const hourOf = (pressId: string) => {
   const press = supplies.presses.find(({ id }) => id === pressId)
-  return press ? rateOn(press.rates, today) : null
+  return press ? rateOn(press.rates, now) : null
 }
 const needs = computed(() => {
   const layer = layerOf(state.value, props.layerId)

@@ -3,7 +3,7 @@ import { type Cause, type Seat, seats } from '#core/print/causes'
 import { type FaultLine, lineInForce, usualLine } from '#core/print/fault-table'
 import { outcomes } from '#core/print/faults'
 import type { Doer, When } from '#core/ground/envelope'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** What this room says of a fault: what it makes of a sheet, its causes in order, and what is tried; with what it said before. */
 const props = defineProps<{ fault: string; own: (FaultLine & When & Doer)[]; seq: number }>()

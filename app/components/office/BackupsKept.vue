@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stamp } from '~/format/days'
 import type { BackupsReply } from '#shared/replies/replies'
 import { figured } from '~/drawings/words'
 
@@ -10,7 +11,6 @@ const ask = (method: 'GET' | 'POST') =>
     kept.value = await api<BackupsReply>('/api/backups', method, method === 'POST' ? {} : undefined)
   })
 onMounted(() => void ask('GET'))
-const when = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 const size = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`
 </script>
 
@@ -20,7 +20,7 @@ const size = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`
       <VBtn class="quiet" :loading="busy" @click="ask('POST')">Make a backup</VBtn
       ><span v-if="kept" class="soft" role="status">{{
         kept.backups[0]
-          ? `The newest is of ${when(kept.backups[0].at)}: ${kept.backups[0].events} events, ${size(kept.backups[0].bytes)}.`
+          ? `The newest is of ${stamp(kept.backups[0].at)}: ${kept.backups[0].events} events, ${size(kept.backups[0].bytes)}.`
           : 'There is none yet.'
       }}</span>
     </div>

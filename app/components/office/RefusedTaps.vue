@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stamp } from '~/format/days'
 /** Taps of this browser that a rule refused: kept until someone has read why. */
 const outbox = useOutbox()
 </script>
@@ -11,7 +12,7 @@ const outbox = useOutbox()
     </div>
     <ul class="lines">
       <li v-for="entry in outbox.refused" :key="entry.command.commandId">
-        {{ entry.command.type }}, {{ new Date(entry.command.occurredAt).toLocaleString('en-GB') }}:
+        {{ entry.command.type }}, {{ stamp(entry.command.occurredAt) }}:
         {{ entry.message }}
       </li>
     </ul>

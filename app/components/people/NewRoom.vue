@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { hereZone } from '#core/time/zone'
+
 /** A pressroom that begins empty: its name, and its first manager. */
 const props = defineProps<{ token: string }>()
 const emit = defineEmits<{ done: [] }>()
@@ -24,7 +26,7 @@ const customs = [
 const faultOf = (name: string) => (field.value === name ? fault.value : undefined)
 
 async function setUp() {
-  if (await giving(() => session.setUp({ ...form.value, token: props.token }))) emit('done')
+  if (await giving(() => session.setUp({ ...form.value, token: props.token, timeZone: hereZone() }))) emit('done')
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BringingInReply } from '#shared/replies/studio-file'
-import { date, figured } from '~/drawings/words'
+import { figured } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** A pressroom from a studio file: looked through whole first, then opened by one of its managers. */
 const props = defineProps<{ token: string }>()

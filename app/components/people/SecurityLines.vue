@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stamp } from '~/format/days'
 import type { SecurityReply } from '#shared/replies/replies'
 
 /** Who came, who was turned away, what changed about people; the newest first, and older ones when asked for. */
@@ -14,7 +15,6 @@ const load = (before?: number) =>
     more.value = found.lines.length === 50
   })
 onMounted(() => void load())
-const when = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
 <template>
@@ -30,7 +30,7 @@ const when = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: '
       </thead>
       <tbody>
         <tr v-for="line in lines" :key="line.id">
-          <td>{{ when(line.at) }}</td>
+          <td>{{ stamp(line.at) }}</td>
           <td>{{ line.kind }}{{ line.detail ? `: ${line.detail}` : '' }}</td>
           <td>
             {{ line.person ? session.nameOf(line.person) : '' }}{{ line.by ? `, by ${session.nameOf(line.by)}` : '' }}

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { today } from '~/format/days'
 import { type EditionPlan, methods, methodWord } from '#core/plan/plan'
 import { isOpenWork } from '#core/print/series'
-import { counted, day } from '~/drawings/words'
+import { counted } from '~/drawings/words'
+import { day } from '~/format/days'
 
 /** The plan as one would say it; every value opens where it stands. */
 const plan = defineModel<EditionPlan>({ required: true })
@@ -28,9 +30,7 @@ const startFault = computed(() =>
     ? `${props.wanted} good prints are wanted; they cannot come from ${plan.value.start} sheets.`
     : '',
 )
-const dueFault = computed(() =>
-  plan.value.due !== null && plan.value.due < new Date().toISOString().slice(0, 10) ? 'That day is past.' : '',
-)
+const dueFault = computed(() => (plan.value.due !== null && plan.value.due < today() ? 'That day is past.' : ''))
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { today } from '~/format/days'
 import type { PressSummary } from '#shared/replies/replies'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** What an hour at the press costs, and from which day. */
 const props = defineProps<{ press: PressSummary }>()
@@ -9,7 +10,7 @@ const session = useSession()
 const { busy, fault, giving } = useGiving()
 const currency = computed(() => session.session?.studio.currency ?? '€')
 const money = (hour: number) => `${currency.value} ${hour.toFixed(2)}`
-const form = ref({ from: new Date().toISOString().slice(0, 10), hour: props.press.rates.at(-1)?.hour ?? 0 })
+const form = ref({ from: today(), hour: props.press.rates.at(-1)?.hour ?? 0 })
 
 async function keep() {
   if (await giving(() => session.give(`press:${props.press.id}`, 'rate-press', { ...form.value }))) emit('kept')

@@ -4,7 +4,7 @@ import { layersOn } from '#core/edition/layers-on'
 import { lineOf, overImage, signingList } from '#core/edition/pencil'
 import type { Sheet } from '#core/edition/sheet'
 import { doerWords } from '#core/ground/envelope'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 /** The stack to be signed, as it lies: the next print drawn with its exact line, ticked off by a key. */
 const edition = useEdition()

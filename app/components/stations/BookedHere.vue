@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { minuteOf, momentWords } from '#core/calendar/local-time'
+import { instantAt } from '#core/time/instant'
+import { minuteOf } from '#core/time/instant'
+import { momentWords } from '#core/time/room-clock'
 import type { CalendarReply } from '#shared/replies/calendar'
 
 /** Who has this place next, so that nobody begins what cannot be finished. */
@@ -7,9 +9,7 @@ const props = defineProps<{ placeId: string }>()
 const session = useSession()
 const now = Date.now()
 const day = 24 * 3600_000
-const { reply } = useLiveReply<CalendarReply>(
-  `/api/calendar?from=${new Date(now).toISOString()}&until=${new Date(now + day).toISOString()}`,
-)
+const { reply } = useLiveReply<CalendarReply>(`/api/calendar?from=${instantAt(now)}&until=${instantAt(now + day)}`)
 const next = computed(() =>
   (reply.value?.calendar.bookings ?? [])
     .filter(({ placeId, until }) => placeId === props.placeId && minuteOf(until) > now / 60_000)

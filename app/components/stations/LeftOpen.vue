@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { StationSummary } from '#shared/replies/replies'
-import { isLeftOpen, moment } from '~/drawings/sessions'
+import { isLeftOpen } from '~/drawings/sessions'
+import { moment } from '~/format/days'
 
 /** Someone who signs in is asked about a session left open, until it is closed or said to go on. */
 const session = useSession()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { PastSession } from '#core/station/state'
 import { figured } from '~/drawings/words'
-import { foundWords, leftWords, moment } from '~/drawings/sessions'
+import { foundWords, leftWords } from '~/drawings/sessions'
+import { moment } from '~/format/days'
 
 /** Who was at a station, when, and how it was found and left; newest first. */
 const props = defineProps<{ sessions: PastSession[] }>()

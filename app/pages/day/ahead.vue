@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { momentWords } from '#core/calendar/local-time'
+import { momentWords } from '#core/time/room-clock'
 import type { EditionStanding } from '#core/schedule/standing'
 import { counted, figured } from '~/drawings/words'
 

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { instantAt } from '#core/time/instant'
 import { nearestFree } from '#core/calendar/free'
-import { instantOf, minuteOf } from '#core/calendar/local-time'
+import { instantOf, minuteOf } from '#core/time/instant'
 import type { Booking, CalendarState } from '#core/calendar/state'
 import type { CalendarReply } from '#shared/replies/calendar'
 import type { BookingTold } from '~/components/day/BookingForm.vue'
 import { weekWords } from '~/drawings/day-sheet'
-import { figured, weekday } from '~/drawings/words'
+import { figured } from '~/drawings/words'
+import { weekday } from '~/format/days'
 
 /** The day sheet: who has which press or place when, moved by hand, and how the day could be ordered better. */
 const route = useRoute()
@@ -15,7 +17,7 @@ const { giving, fault } = useGiving()
 const calendar = shallowRef<CalendarState | null>(null)
 /** Until the room's clock is known, the reader's own is taken for it. */
 const clock = useRoomClock(() => calendar.value)
-const today = computed(() => clock.dayOf(new Date().toISOString()))
+const today = computed(() => clock.dayOf(instantAt(Date.now())))
 const day = computed(() => {
   const asked = String(route.query.on ?? '')
   return /^\d{4}-\d{2}-\d{2}$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : today.value

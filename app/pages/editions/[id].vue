@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { goal } from '#core/plan/plan'
 import { isOpenWork } from '#core/print/series'
-import { dueIn } from '~/drawings/words'
+import { dueIn } from '~/format/days'
 
 const route = useRoute()
 const edition = useEdition()

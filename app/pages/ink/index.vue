@@ -4,7 +4,8 @@ import { careWithInk } from '#core/care/cards'
 import { cardOf } from '#core/ink/draw-down'
 import { starterInks } from '#core/ink/pigments'
 import type { TubSummary } from '#shared/replies/replies'
-import { ago, date, figured, grams } from '~/drawings/words'
+import { ago, figured, grams } from '~/drawings/words'
+import { date } from '~/format/days'
 
 useHead({ title: 'Ink slab · Ample Tally' })
 const supplies = useSupplies()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { today } from '~/format/days'
 import { v7 } from 'uuid'
 import { pressWays } from '#core/press/kinds'
 import { type PressDescription, pressDefaults, rateOn } from '#core/stores/press/state'
@@ -21,7 +22,6 @@ onMounted(async () => {
     trouble.value = wordsOf(error)
   }
 })
-const today = new Date().toISOString().slice(0, 10)
 const presses = computed(() => [...supplies.presses].sort((a, b) => a.name.localeCompare(b.name)))
 const blank = (): PressDescription => ({ ...pressDefaults, name: '', kind: 'roller bed', divisions: 16 })
 const stationOf = (id: string) => supplies.stations.find((one) => one.id === id)
@@ -98,7 +98,7 @@ async function add() {
           <div class="soft">
             <p v-if="press.condition">{{ press.condition }}</p>
             <p v-if="pressWays[press.kind].sets === 'screws' && press.zero === null" class="warn">zero not found yet</p>
-            <p>{{ rateWords(rateOn(press.rates, today)) }}</p>
+            <p>{{ rateWords(rateOn(press.rates, today())) }}</p>
           </div>
         </li>
       </ul>

@@ -11,9 +11,10 @@ import { placeFault } from '../bookable'
 import { bookingFault } from '../booking-fault'
 import { booked } from '../events/booked'
 import { longPast } from '../kept'
-import { minuteOf } from '../local-time'
+import { minuteOf } from '../../time/instant'
 import type { BookingSaid, CalendarState } from '../state'
 import { calendar } from '../stream'
+import { inZone } from '../zone'
 
 interface Booked {
   bookings: BookingSaid[]
@@ -45,7 +46,11 @@ export const book = defineAct(calendar, 'book', anyone, {
     editions: editionsOf(bookings),
   }),
   events: [booked],
-  rule: ({ calendar, room, presses, stations, editions }, { bookings }: Booked, { personId, role, occurredAt }) => {
+  rule: (
+    { calendar, room, presses, stations, editions },
+    { bookings }: Booked,
+    { personId, role, occurredAt, zone },
+  ) => {
     if (bookings.length === 0) return refuse('nothing-booked', 'Say what is to be booked.', 'bookings')
     const others = editions.find((one) => one.plan !== null && !isStaff(role) && !isNamed(one, personId))
     if (others)
@@ -54,7 +59,7 @@ export const book = defineAct(calendar, 'book', anyone, {
         `${others.title} is another’s edition. Book for one of your own, or without naming an edition.`,
         'editionId',
       )
-    let seen: CalendarState = calendar
+    let seen = inZone(calendar, zone)
     for (const [i, one] of bookings.entries()) {
       if (one.personId !== personId && !isStaff(role))
         return refuse('not-theirs', 'Book for yourself; staff book for others.', 'personId')
@@ -70,7 +75,7 @@ export const book = defineAct(calendar, 'book', anyone, {
       const held = { ...one, at: occurredAt, position: 0, by: personId, via: null }
       seen = { ...seen, bookings: [...seen.bookings, held] }
     }
-    const forgotten = longPast(calendar, occurredAt)
+    const forgotten = longPast(inZone(calendar, zone), occurredAt)
     return bookings.map((one, i) => booked.on(calendar, { ...one, ...(i === 0 && forgotten ? { forgotten } : {}) }))
   },
 })

@@ -16,9 +16,9 @@ interface Bringing {
 /** Closures from a calendar file. The same file brought in again says what it says now. */
 export const bringClosures = defineAct(calendar, 'bring-closures', staff, {
   events: [closureSaid, closureWithdrawn],
-  rule: ({ calendar }, { source, closures }: Bringing, { commandId }) => {
+  rule: ({ calendar }, { source, closures }: Bringing, { commandId, zone }) => {
     if (source.trim() === '') return refuse('source-missing', 'Say which calendar it is.', 'source')
-    const faulty = closures.map((one) => closureFault(one, calendar.timeZone)).find((fault) => fault !== null)
+    const faulty = closures.map((one) => closureFault(one, zone)).find((fault) => fault !== null)
     if (faulty) return faulty
     const gone = calendar.closures.filter((one) => one.source === source)
     if (gone.length === 0 && closures.length === 0)

@@ -6,16 +6,17 @@ import { closureSaid } from '../events/closure-said'
 import { longPast } from '../kept'
 import type { ClosureSaid } from '../state'
 import { calendar } from '../stream'
+import { inZone } from '../zone'
 
 /** The room is closed for some days, as staff say; or somebody is away, as they say themselves. Bookings in it stay, and are told. */
 export const closeRoom = defineAct(calendar, 'close-room', anyone, {
   events: [closureSaid],
-  rule: ({ calendar }, data: ClosureSaid, { role, personId, commandId, occurredAt }) => {
+  rule: ({ calendar }, data: ClosureSaid, { role, personId, commandId, occurredAt, zone }) => {
     if (!isStaff(role) && data.personId !== personId)
       return refuse('not-theirs', 'Staff close the room; others say when they are away themselves.', 'personId')
-    const forgotten = longPast(calendar, occurredAt)
+    const forgotten = longPast(inZone(calendar, zone), occurredAt)
     return (
-      closureFault(data, calendar.timeZone) ?? [
+      closureFault(data, zone) ?? [
         closureSaid.on(calendar, { ...data, closureId: commandId, source: '', ...(forgotten ? { forgotten } : {}) }),
       ]
     )

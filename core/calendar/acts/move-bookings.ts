@@ -8,6 +8,7 @@ import { placeFault } from '../bookable'
 import { bookingFault } from '../booking-fault'
 import type { CalendarState, Move } from '../state'
 import { calendar } from '../stream'
+import { inZone } from '../zone'
 
 interface Moving {
   moves: Move[]
@@ -26,12 +27,12 @@ export const moveBookings = defineAct(calendar, 'move-bookings', anyone, {
     stations: moves.map(({ placeId }) => station.of(placeId)),
   }),
   events: [bookingMoved],
-  rule: ({ calendar, presses, stations }, { moves }: Moving, { personId, role, occurredAt }) => {
+  rule: ({ calendar, presses, stations }, { moves }: Moving, { personId, role, occurredAt, zone }) => {
     if (moves.length === 0) return refuse('nothing-booked', 'Say what is to be moved.', 'moves')
     const moving = new Set(moves.map(({ bookingId }) => bookingId))
     if (moving.size < moves.length) return refuse('moved-twice', 'A booking is moved to one time.', 'moves')
     let seen: CalendarState = {
-      ...calendar,
+      ...inZone(calendar, zone),
       bookings: calendar.bookings.filter(({ bookingId }) => !moving.has(bookingId)),
     }
     for (const [i, move] of moves.entries()) {

@@ -2,9 +2,10 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { managers } from '../../ground/who'
-import { isZone } from '../local-time'
+import { isZone } from '../../time/zone'
 import type { RoomHours } from '../state'
 import { calendar } from '../stream'
+import { saidZone } from '../zone'
 
 const hoursSet = defineEvent(calendar, 'hours-set', (state, { timeZone, hours }: RoomHours) =>
   changed(state, { timeZone, hours }),
@@ -16,6 +17,6 @@ export const setHours = defineAct(calendar, 'set-hours', managers, {
   rule: ({ calendar }, data: RoomHours) => {
     if (!isZone(data.timeZone))
       return refuse('unknown-zone', `“${data.timeZone}” is no time zone. One is written Europe/Oslo.`, 'timeZone')
-    return [hoursSet.on(calendar, data)]
+    return [hoursSet.on(calendar, { ...data, timeZone: saidZone(data.timeZone) })]
   },
 })

@@ -1,6 +1,9 @@
 import { defineAct, defineEvent } from '../../ground/act'
+import type { Context } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
 import { type Gone, leavings } from '../../print/whereabouts'
+import { isDay } from '../../time/day'
+import { dayOf, type RoomDay } from '../../time/room-day'
 import { editSheet } from '../edit'
 import { placeOf } from '../places'
 import { livePullsOn } from '../pull'
@@ -22,12 +25,12 @@ const printSent = defineEvent(edition, 'print-sent', (state, { sheetId, ...gone 
 export const sendPrint = defineAct(edition, 'send-print', theirs, {
   late: true,
   events: [printSent],
-  rule: ({ edition }, data: Sent, { occurredAt }) => {
+  rule: ({ edition }, data: Sent, context) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet) return unknownSheet(data.sheetId)
     if (sheet.gone) return isGone(sheet, sheet.gone)
     if (!leavings.includes(data.how)) return refuse('unknown-way', 'Choose how the print leaves.', 'how')
-    return notReady(edition, sheet) ?? dayFault(edition, sheet, data.on, occurredAt) ?? [printSent.on(edition, data)]
+    return notReady(edition, sheet) ?? dayFault(edition, sheet, data.on, context) ?? [printSent.on(edition, data)]
   },
 })
 
@@ -43,17 +46,17 @@ function notReady(state: EditionState, sheet: Sheet): Refused | null {
     : refuse('not-a-print', `Sheet ${sheet.id} is ${place.kind}, no finished print that could leave.`, 'sheetId')
 }
 
-function dayFault(state: EditionState, sheet: Sheet, on: string, occurredAt: string): Refused | null {
-  if (!/^\d{4}-\d\d-\d\d$/.test(on) || Number.isNaN(Date.parse(on)))
-    return refuse('no-day', 'Give the day it left, for instance 2026-11-26.', 'on')
+function dayFault(state: EditionState, sheet: Sheet, on: RoomDay, { occurredAt, zone }: Context): Refused | null {
+  if (!isDay(on)) return refuse('no-day', 'Give the day it left, for instance 2026-11-26.', 'on')
   const [first] = livePullsOn(state, sheet)
-  if (first && on < first.at.slice(0, 10))
+  const pulledOn = first ? dayOf(first.at, zone) : null
+  if (pulledOn !== null && on < pulledOn)
     return refuse(
       'before-pull',
-      `Sheet ${sheet.id} was first pulled on ${first.at.slice(0, 10)}; it cannot have left on ${on}.`,
+      `Sheet ${sheet.id} was first pulled on ${pulledOn}; it cannot have left on ${on}.`,
       'on',
     )
-  // A day further on is today in another time zone.
-  const latest = new Date(Date.parse(occurredAt) + 24 * 3_600_000).toISOString().slice(0, 10)
-  return on > latest ? refuse('in-future', `${on} is still to come. Give the day it left.`, 'on') : null
+  return on > dayOf(occurredAt, zone)
+    ? refuse('in-future', `${on} is still to come. Give the day it left.`, 'on')
+    : null
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { assignmentOf } from '#core/course/state'
 import type { CourseReply } from '#shared/replies/replies'
-import { date, dueIn, figured, listed } from '~/drawings/words'
+import { figured, listed } from '~/drawings/words'
+import { date, dueIn } from '~/format/days'
 
 /** One assignment of a class: what it asks, who has begun, what is handed in, and who gets whose print. */
 const route = useRoute()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayIn } from '~/format/days'
 import { byTheBell } from '#core/run/bell'
 import type { InClass } from '#core/run/in-class'
 import type { CourseReply, CoursesReply } from '#shared/replies/replies'
@@ -34,9 +35,9 @@ const asks = computed(() =>
 /** The bell: of today's meeting, or as it is said here. */
 const saidBell = ref<string | null>(null)
 const bellAt = computed(
-  () => saidBell.value ?? (course.value ? (meetingOn(course.value.meets, new Date(now.value))?.until ?? null) : null),
+  () => saidBell.value ?? (course.value ? (meetingOn(course.value.meets, dayIn(now.value))?.until ?? null) : null),
 )
-const minutes = computed(() => (bellAt.value ? (timeOn(new Date(now.value), bellAt.value) - now.value) / 60_000 : null))
+const minutes = computed(() => (bellAt.value ? (timeOn(dayIn(now.value), bellAt.value) - now.value) / 60_000 : null))
 /** The bell counts for those who are at it today. */
 const isAtIt = (bench: InClass) => bench.lastPullAt !== null && now.value - Date.parse(bench.lastPullAt) < 12 * 3600_000
 const late = computed(() =>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { day, dueIn } from '~/drawings/words'
+import { today } from '~/format/days'
+import { day, dueIn } from '~/format/days'
 
 /** The edition as a class’s assignment: what is asked for first, who was asked, and handing it in. */
 const edition = useEdition()
 const session = useSession()
 const state = computed(() => edition.state!)
 const assignment = computed(() => state.value.assignment)
-const opensLater = computed(() => (assignment.value?.opens ?? '') > new Date().toISOString().slice(0, 10))
+const opensLater = computed(() => (assignment.value?.opens ?? '') > today())
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type BlockEnd, blockEnds, blockEndWords } from '#core/print/block-end'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()

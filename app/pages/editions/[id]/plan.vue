@@ -4,7 +4,8 @@ import type { EditionPlan } from '#core/plan/plan'
 import { planChanges } from '#core/plan/changes'
 import { paperAPrint } from '#core/run/step-cost'
 import { imagesOn, pieceSize } from '#core/paper/piece'
-import { date, figured } from '~/drawings/words'
+import { figured } from '~/drawings/words'
+import { date } from '~/format/days'
 
 const edition = useEdition()
 const { busy, fault, field, giving } = useGiving()

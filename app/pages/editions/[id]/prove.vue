@@ -6,14 +6,15 @@ import { readingWords } from '#core/press/screws'
 import { newsprintOf } from '#core/edition/newsprint'
 import { addNewsprint, newsprintWords } from '#core/print/newsprint'
 import { proofPath } from '#core/run/proof-path'
-import { date } from '~/drawings/words'
+import { date } from '~/format/days'
 
 const edition = useEdition()
 const supplies = useSupplies()
 const { layerId, layer } = useLayerChoice()
 onMounted(() => void supplies.load())
 const reason = ref('')
-const steps = computed(() => proofPath(edition.state!, layerId.value))
+const session = useSession()
+const steps = computed(() => proofPath(edition.state!, layerId.value, session.zone))
 const picked = ref<string | null>(null)
 /** The proof that is judged: the one picked, else the newest. */
 const chosen = computed({

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { hasRoller } from '#core/press/kinds'
-import { date, figured } from '~/drawings/words'
+import { figured } from '~/drawings/words'
+import { date } from '~/format/days'
 import { type CardPaper, recallPdf } from '~/drawings/recall-pdf'
 
 /** One layer on one page, in large type: enough for another printer to print it again, months later. */

@@ -12,5 +12,5 @@ export default defineEventHandler(async (event) => {
   const { state } = await readEdition(room, id)
   if (!isStaff(person.role) && !isNamed(state, person.id))
     throw failure({ code: 'not-allowed', message: 'What an edition cost is told to those named on it, and to staff.' })
-  return await editionCost(room, id, '')
+  return await editionCost(room, id)
 })

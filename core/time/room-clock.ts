@@ -1,13 +1,7 @@
-import { DateTime, IANAZone } from 'luxon'
-
-/** True of a zone the room's clock can follow. */
-export const isZone = (zone: string): boolean => IANAZone.isValidZone(zone)
-
-/** Whole minutes since 1970 of an ISO instant. */
-export const minuteOf = (iso: string): number => Math.round(Date.parse(iso) / 60_000)
-
-/** The ISO instant of a minute since 1970. */
-export const instantOf = (minute: number): string => new Date(minute * 60_000).toISOString()
+import { DateTime } from 'luxon'
+import { type Instant, instantOf } from './instant'
+import { daysAfter, type RoomDay } from './room-day'
+import type { Zone } from './zone'
 
 /**
  * The minute of a time by the room's clock. In the night the clocks go forward an hour is missing: a time in it is the
@@ -19,6 +13,15 @@ export function minuteOfLocal(local: string, zone: string): number | null {
   const time = DateTime.fromISO(local, { zone, setZone: false })
   return time.isValid ? Math.round(time.toMillis() / 60_000) : null
 }
+
+/** The instants between which days of the room lie, the last of them with its night: the day on which clocks change is as long as it is. */
+export function spanOfDays(first: RoomDay, last: RoomDay, zone: Zone): { from: Instant; until: Instant } {
+  const beginning = (day: RoomDay) => instantOf(minuteOfLocal(day, zone)!)
+  return { from: beginning(first), until: beginning(daysAfter(last, 1)) }
+}
+
+/** Noon of a day of the room. */
+export const noonOf = (day: RoomDay, zone: Zone): Instant => instantOf(minuteOfLocal(`${day}T12:00`, zone)!)
 
 /** What the room's clock shows at a minute: `2026-12-24T18:30`. */
 export const localOf = (minute: number, zone: string): string => at(minute, zone).toFormat("yyyy-MM-dd'T'HH:mm")
