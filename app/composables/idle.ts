@@ -47,8 +47,9 @@ export function useIdle() {
     // A dead server hears of it later by itself: it counts the minutes too.
     await session.signOut(true).catch(() => undefined)
     ending = false
-    const path = useRoute().fullPath
-    await navigateTo(`/sign-in?idle=1&to=${encodeURIComponent(path)}`)
+    const { path, fullPath } = useRoute()
+    // Whoever is at the door already goes on to where they wanted.
+    if (path !== '/sign-in') await navigateTo(`/sign-in?idle=1&to=${encodeURIComponent(fullPath)}`)
   }
 
   const signs = ['pointerdown', 'keydown', 'wheel'] as const

@@ -72,6 +72,28 @@ describe('a tap', () => {
     expect(fetched()).toBe(1)
   })
 
+  it('that was answered stays on screen while an older answer about the edition lands', async () => {
+    const edition = await opened()
+    // Asked before the tap, answered after it: it knows of another’s pull only.
+    table.pull(2)
+    const [older, position] = [table.edition, table.events.length]
+    let arrive = () => {}
+    const late = new Promise<void>((resolve) => (arrive = resolve))
+    server.answer = async (method, path, body) => {
+      if (path !== '/api/editions/e1') return await answer(method, path, body)
+      await late
+      return { status: 200, body: { state: older, studio: emptyStudio(), record: noRecord, position } }
+    }
+    const asked = edition.fetchStored()
+    const id = (await edition.tap('pull', table.pullData(1)))!
+    await vi.waitUntil(() => edition.unsent === 0)
+    arrive()
+    await asked
+    expect(edition.stored!.pulls).toHaveLength(1)
+    expect(edition.state!.pulls.map(({ pullId }) => pullId)).toContain(id)
+    expect(edition.isStored(id)).toBe(true)
+  })
+
   it('that can only be refused is not sent, and says why', async () => {
     const edition = await opened()
     expect(await edition.tap('restore-pull', { pullId: 'none' })).toBeNull()

@@ -39,8 +39,8 @@ export const useEdition = defineStore('edition', () => {
   const record = shallowRef<ShopRecord>(noRecord)
   /** Taps not yet seen in the stored state, oldest first. */
   const pending = shallowRef<CommandRequest[]>([])
-  /** Answered, but the stored state here has not caught up yet. */
-  const answered = shallowRef<ReadonlySet<string>>(new Set())
+  /** Answered, but the stored state here has not caught up yet: the edition's `seq` with each. */
+  const answered = shallowRef<ReadonlyMap<string, number>>(new Map())
   /** Commands that were shown here once, waiting or stored: each is taken up once. */
   const takenUp = new Set<string>()
   const handOut = ref<HandOut | null>(null)
@@ -141,10 +141,10 @@ export const useEdition = defineStore('edition', () => {
   function take(next: EditionState): void {
     if (stored.value && next.seq < stored.value.seq) return
     stored.value = next
-    pending.value = pending.value.filter(
-      (command) => !answered.value.has(command.commandId) && pullOf(next, command.commandId) === undefined,
-    )
-    answered.value = new Set()
+    // What was fetched may be older than an answer: a tap stays on top of it until the state that holds it is here.
+    const isIn = (commandId: string) => next.seq >= (answered.value.get(commandId) ?? Number.POSITIVE_INFINITY)
+    pending.value = pending.value.filter(({ commandId }) => !isIn(commandId) && pullOf(next, commandId) === undefined)
+    answered.value = new Map([...answered.value].filter(([commandId]) => !isIn(commandId)))
     copying.soon(id.value)
   }
 
@@ -203,7 +203,7 @@ export const useEdition = defineStore('edition', () => {
     }
     takeEvents(result.reply.events)
     if ((stored.value?.seq ?? 0) >= result.reply.seq) return
-    answered.value = new Set([...answered.value, command.commandId])
+    answered.value = new Map([...answered.value, [command.commandId, result.reply.seq]])
     setTimeout(() => {
       if ((stored.value?.seq ?? 0) < result.reply.seq) void fetchStored()
     }, catchUpAfter)

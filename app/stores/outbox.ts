@@ -35,6 +35,8 @@ export const useOutbox = defineStore('outbox', () => {
   /** Places in the outbox that were answered while this page was open. */
   const settled = new Set<number>()
   let sending = false
+  /** The server cannot take anything now; it is tried again by the timer. */
+  let isPaused = false
   let pause = 500
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -124,6 +126,7 @@ export const useOutbox = defineStore('outbox', () => {
   async function send(): Promise<void> {
     if (sending || waiting.value.length === 0) return
     sending = true
+    isPaused = false
     clearTimeout(timer)
     try {
       if (navigator.locks) await navigator.locks.request('ample-tally-outbox', sendAll)
@@ -131,6 +134,8 @@ export const useOutbox = defineStore('outbox', () => {
     } finally {
       sending = false
     }
+    // Given after the last answer and before the turn was handed on.
+    if (!isPaused) void send()
   }
 
   async function sendAll(): Promise<void> {
@@ -144,6 +149,7 @@ export const useOutbox = defineStore('outbox', () => {
       } catch (error) {
         if (!(error instanceof ApiError) || mustWait(error)) {
           hindrance.value = error instanceof ApiError ? error.message : 'Waiting for the server.'
+          isPaused = true
           timer = setTimeout(() => void send(), pause)
           pause = Math.min(longestPause, pause * 2)
           return

@@ -337,11 +337,11 @@ function staleStreams(what: string): string {
     LEFT JOIN summaries AS s ON s.stream = e.stream WHERE (s.version IS NULL OR s.version < $1)`
 }
 
-/** Rows of one summary kind, for the rooms' lists. */
+/** Every row of a summary kind, the one that changed last first: for the rooms' lists and pickers. */
 export async function summariesOf<Data>(db: Sequelize, kind: string): Promise<Data[]> {
   const found = await rows<{ data: string }>(
     db,
-    'SELECT data FROM summaries WHERE kind = $1 ORDER BY changed_at DESC, stream LIMIT 500',
+    'SELECT data FROM summaries WHERE kind = $1 ORDER BY changed_at DESC, stream',
     [kind],
   )
   return found.map((row) => JSON.parse(row.data) as Data)

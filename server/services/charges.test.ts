@@ -7,7 +7,8 @@ import type { EditionState } from '#core/edition/state'
 import type { CommandData, CommandType } from '#core/house/acts'
 import { samples } from '../../tests/fixtures/requests'
 import { tornRight } from '../../tests/fixtures/torn'
-import { readCharges } from './charges'
+import { summariesOf } from '../database/summaries'
+import { editionCost, readCharges } from './charges'
 import { openPressroom, type Pressroom } from './pressroom'
 
 let room: Pressroom
@@ -98,4 +99,27 @@ it('what is settled stays as it was when the room’s usual prices change', asyn
   await give('2026-12-02T09:00:00.000Z', 'batch:b', 'draw-ink', draw)
   const next = await readCharges(room, { from: '2026-12-01', to: '2026-12-31' }, null)
   expect(next.lines.map((line) => line.cents)).toEqual([500])
+})
+
+it('an edition costs what its lines in the charges come to, whatever else the room prints', async () => {
+  await printed('Europe/Oslo')
+  const layerId = (await room.ledger.read<EditionState>('edition:e')).layers[0]!.id
+  const at = '2026-11-03T09:00:00.000Z'
+  await give(at, 'edition:other', 'start-edition', { ...samples['start-edition'], title: 'Other' })
+  const draw = { milligrams: 20_000, editionStream: 'edition:other', layerId: null, note: '' }
+  await give(at, 'batch:b', 'draw-ink', draw)
+  await give(at, 'batch:b', 'draw-ink', { ...draw, milligrams: 5_000, editionStream: 'edition:e', layerId })
+  const { lines } = await readCharges(room, days, null)
+  for (const id of ['e', 'other']) {
+    const own = lines.filter(({ editionStream }) => editionStream === `edition:${id}`)
+    const cost = await editionCost(room, id)
+    expect([id, cost.cents]).toEqual([id, own.reduce((sum, { cents }) => sum + cents, 0)])
+    expect(cost.byKind.map(({ kind }) => kind).sort()).toEqual([...new Set(own.map(({ kind }) => kind))].sort())
+  }
+})
+
+it('lists go to their end: of more lots than a page ever held, none is left out', async () => {
+  for (let i = 0; i < 505; i++)
+    await give('2026-11-02T09:00:00.000Z', `lot:n${i}`, 'add-lot', { ...samples['add-lot'], sheets: 1 })
+  expect(await summariesOf(room.db.reader, 'lot')).toHaveLength(505)
 })

@@ -4,7 +4,9 @@ import { chargeKinds, type ChargeLine, totalOf } from '#core/charges/line'
 import { type InHands, paperCharges } from '#core/charges/paper'
 import { type ChargingPress, looseCharges, sessionCharges } from '#core/charges/press-time'
 import { owed } from '#core/charges/settled'
+import type { EditionState } from '#core/edition/state'
 import type { Happening } from '#core/ground/envelope'
+import { type Instant, instantAt } from '#core/time/instant'
 import { emptyState, evolve, type StreamState } from '#core/house/streams'
 import { noRates } from '#core/plan/plan'
 import type { BatchState } from '#core/stores/batch/state'
@@ -22,15 +24,26 @@ import { isIn, type Span, timeAtPresses } from './time-at-presses'
 import { tubPrices } from './tub-prices'
 import { type UsualPrices, usualPrices } from './usual-prices'
 
+/** Of which streams lines are told; of all where it says nothing. */
+interface Only {
+  lots: readonly string[]
+  batches: readonly string[]
+}
+
 /** Everything that was ever used, over those days at least (MODELS M18). */
-async function everyLine(room: Pressroom, span: Span, accounts: readonly AccountSummary[]): Promise<ChargeLine[]> {
+async function everyLine(
+  room: Pressroom,
+  span: Span,
+  accounts: readonly AccountSummary[],
+  only?: Only,
+): Promise<ChargeLine[]> {
   const { zone } = room.zone
   const usual = await usualPrices(room)
   const presses = await chargingPresses(room, usual)
   const { sessions, loose } = await timeAtPresses(room, span)
   return [
-    ...(await paperLines(room)),
-    ...(await inkLines(room, usual)),
+    ...(await paperLines(room, only?.lots)),
+    ...(await inkLines(room, usual, only?.batches)),
     ...sessions.flatMap((session) => sessionCharges(presses(session.pressId), session)),
     ...looseCharges(loose, presses, (at) => dayOf(at, zone), noRates.minutesPerPull),
     ...typedLines(accounts, zone),
@@ -80,8 +93,12 @@ export async function readCharges(
 /** What an edition has cost so far, by what it went into; corrections of statements are no cost. */
 export async function editionCost(room: Pressroom, id: string): Promise<EditionCostReply> {
   const accounts = await allSummariesOf<AccountSummary>(room.db.reader, 'account')
-  const ever = { from: '2000-01-01T00:00:00.000Z', until: '2200-01-01T00:00:00.000Z' }
-  const lines = (await everyLine(room, ever, accounts)).filter(({ editionStream }) => editionStream === `edition:${id}`)
+  const stream = `edition:${id}`
+  const { torn, pulls } = await room.ledger.read<EditionState>(stream)
+  const only = { lots: torn.map(({ lotId }) => `lot:${lotId}`), batches: await drawnFor(room, stream) }
+  const lines = (await everyLine(room, spanOf(pulls), accounts, only)).filter(
+    ({ editionStream }) => editionStream === stream,
+  )
   const kinds = chargeKinds.filter((kind) => lines.some((line) => line.kind === kind))
   return {
     byKind: kinds.map((kind) => ({ kind, cents: totalOf(lines.filter((line) => line.kind === kind)) })),
@@ -107,15 +124,12 @@ async function chargingPresses(room: Pressroom, usual: UsualPrices): Promise<(id
 async function eachOf<State extends StreamState>(
   room: Pressroom,
   kind: 'lot' | 'batch',
+  only: readonly string[] | undefined,
   see: (before: State, event: Happening) => ChargeLine[],
 ): Promise<ChargeLine[]> {
-  const streams = await rows<{ stream: string }>(
-    room.db.long,
-    'SELECT stream FROM summaries WHERE kind = $1 ORDER BY stream',
-    [kind],
-  )
+  const streams = only ? [...new Set(only)].sort() : await streamsOf(room, kind)
   const lines: ChargeLine[] = []
-  for (const { stream } of streams) {
+  for (const stream of streams) {
     let state = emptyState(stream) as State
     for (const event of (await readStream(room.db.long, stream)).events) {
       lines.push(...see(state, event))
@@ -125,14 +139,43 @@ async function eachOf<State extends StreamState>(
   return lines
 }
 
-function paperLines(room: Pressroom): Promise<ChargeLine[]> {
-  const inHands: InHands = new Map()
-  return eachOf<LotState>(room, 'lot', (lot, event) => paperCharges(lot, event, inHands))
+async function streamsOf({ db }: Pressroom, kind: 'lot' | 'batch'): Promise<string[]> {
+  const found = await rows<{ stream: string }>(
+    db.long,
+    'SELECT stream FROM summaries WHERE kind = $1 ORDER BY stream',
+    [kind],
+  )
+  return found.map(({ stream }) => stream)
 }
 
-async function inkLines(room: Pressroom, { inkGramAt }: UsualPrices): Promise<ChargeLine[]> {
+/** The batches of which ink was drawn for an edition. */
+async function drawnFor({ db }: Pressroom, edition: string): Promise<string[]> {
+  const found = await rows<{ stream: string }>(
+    db.long,
+    `SELECT DISTINCT stream FROM events
+     WHERE type = 'ink-drawn' AND json_extract(data, '$.editionStream') = $1`,
+    [edition],
+  )
+  return found.map(({ stream }) => stream)
+}
+
+/** From the first to the last of some pulls; of none nothing. */
+function spanOf(pulls: readonly { at: Instant }[]): Span {
+  const times = pulls.map(({ at }) => Date.parse(at))
+  const [first, last] = [Math.min(...times), Math.max(...times)]
+  return times.length === 0
+    ? { from: instantAt(0), until: instantAt(0) }
+    : { from: instantAt(first), until: instantAt(last + 1) }
+}
+
+function paperLines(room: Pressroom, only?: readonly string[]): Promise<ChargeLine[]> {
+  const inHands: InHands = new Map()
+  return eachOf<LotState>(room, 'lot', only, (lot, event) => paperCharges(lot, event, inHands))
+}
+
+async function inkLines(room: Pressroom, { inkGramAt }: UsualPrices, only?: readonly string[]): Promise<ChargeLine[]> {
   const priceAt = await tubPrices(room)
-  return eachOf<BatchState>(room, 'batch', (batch, event) => inkCharges(batch, event, priceAt, inkGramAt))
+  return eachOf<BatchState>(room, 'batch', only, (batch, event) => inkCharges(batch, event, priceAt, inkGramAt))
 }
 
 /** What was typed by hand: it falls on the noon of its day. */
