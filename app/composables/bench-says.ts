@@ -6,7 +6,7 @@ import { lineInForce } from '#core/print/fault-table'
 import { faultWord } from '#core/print/faults'
 import type { Stroke } from '~/drawings/tally'
 import { overprintWords } from '~/drawings/drying-words'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { useEdition } from '~/stores/edition'
 import { useLive } from '~/stores/live'
 import { useOutbox } from '~/stores/outbox'
@@ -45,7 +45,7 @@ export function useBenchSays(bench: ReturnType<typeof useBench>, strokes: Ref<St
 
   const storing = computed(() => {
     if (edition.unsent > 0)
-      return `${figured(edition.unsent, 'tap')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
+      return `${pluralise(edition.unsent, 'tap')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
     return outbox.refused.length > 0
       ? `${outbox.refused.length} refused, see Office`
       : live.connected

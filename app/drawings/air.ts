@@ -1,3 +1,4 @@
+import { pluralise } from '#core/units/pluralise'
 import { hourIn, tickDay } from '~/format/days'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { select } from 'd3-selection'
@@ -71,5 +72,5 @@ export function airSentence(readings: readonly Reading[]): string {
     return `${Math.min(...values)} to ${Math.max(...values)}`
   }
   const days = Math.max(1, Math.round((Date.parse(readings.at(-1)!.at) - Date.parse(readings[0]!.at)) / 86_400_000))
-  return `The air over ${days === 1 ? 'a day' : `${days} days`}, ${readings.length} readings: ${span('temperature')} °C, ${span('humidity')} % humidity.`
+  return `The air over ${days === 1 ? 'a day' : pluralise(days, 'day')}, ${pluralise(readings.length, 'reading')}: ${span('temperature')} °C, ${span('humidity')} % humidity.`
 }

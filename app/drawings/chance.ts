@@ -1,3 +1,4 @@
+import { pluralise } from '#core/units/pluralise'
 import { scaleLinear } from 'd3-scale'
 import { select } from 'd3-selection'
 import { line } from 'd3-shape'
@@ -98,7 +99,7 @@ export function drawChance(
       .attr('x', x(now.sheets) + (after ? -10 : 10))
       .attr('y', y(Math.min(now.chance, 0.86)) + 22)
       .attr('text-anchor', after ? 'end' : 'start')
-      .text(`${now.sheets} sheets: ${percent(now.chance)}`)
+      .text(`${pluralise(now.sheets, 'sheet')}: ${percent(now.chance)}`)
   }
   const reader = root.append('g').attr('class', 'reader').attr('visibility', 'hidden')
   reader.append('line').attr('y1', top).attr('y2', y(0))

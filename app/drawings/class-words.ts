@@ -4,7 +4,8 @@ import type { ByTheBell } from '#core/run/bell'
 import { minuteOfLocal } from '#core/time/room-clock'
 import { type RoomDay, weekdayOf } from '#core/time/room-day'
 import { roomZone } from '~/format/room-zone'
-import { figured, listed, percent } from './words'
+import { listed, percent } from './words'
+import { pluralise } from '#core/units/pluralise'
 
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 export const weekdayChoices = weekdays.map((title, i) => ({ value: String(i + 1), title }))
@@ -36,9 +37,9 @@ export function helpWords({ help }: ByTheBell): string {
   const { minutes, sheets, both, fewer } = help
   const ways = [
     ...(minutes !== null ? [`${minutes} min more`] : []),
-    ...(sheets !== null ? [`${figured(sheets, 'sheet')} more`] : []),
-    ...(both ? [`${both.minutes} min and ${figured(both.sheets, 'sheet')} more`] : []),
-    ...(fewer > 0 ? [`${figured(fewer, 'print')} fewer`] : []),
+    ...(sheets !== null ? [`${pluralise(sheets, 'sheet')} more`] : []),
+    ...(both ? [`${both.minutes} min and ${pluralise(both.sheets, 'sheet')} more`] : []),
+    ...(fewer > 0 ? [`${pluralise(fewer, 'print')} fewer`] : []),
   ]
   return ways.length > 1 ? `${ways.slice(0, -1).join(', ')} or ${ways.at(-1)}` : listed(ways)
 }

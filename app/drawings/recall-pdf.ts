@@ -4,7 +4,7 @@ import { packingHeight } from '#core/press/stack'
 import type { RecallCard } from '#core/run/recall'
 import { drawCode } from './card-pdf'
 import { latin, newPdf } from './pdf-file'
-import { figured } from './words'
+import { pluralise } from '#core/units/pluralise'
 
 /** A picture for the card, as a page takes it. */
 export interface CardPicture {
@@ -47,7 +47,7 @@ export function recallParts(card: RecallCard): { title: string; lines: string[] 
       title: 'What went wrong, what mended it',
       lines: card.faults.map(
         ({ words, times, mended }) =>
-          `${words}, ${figured(times, 'time')}${mended.length > 0 ? `; mended by ${mended.join(', ')}` : ''}`,
+          `${words}, ${pluralise(times, 'time')}${mended.length > 0 ? `; mended by ${mended.join(', ')}` : ''}`,
       ),
     },
   ]

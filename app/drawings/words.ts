@@ -1,3 +1,5 @@
+import { pluralOf } from '#core/units/pluralise'
+
 /** How long ago, or how long still, as one would say it. */
 export function ago(iso: string | null, now = Date.now()): string {
   if (!iso) return ''
@@ -41,13 +43,8 @@ export function leftWords({ milligrams, of, pulls }: { milligrams: number; of: n
 const small = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
 
 /** “one layer”, “four layers”, “31 layers”: as one would say it. */
-export function counted(number: number, one: string, many = `${one}s`): string {
+export function counted(number: number, one: string, many = pluralOf(one)): string {
   return `${small[number] ?? number} ${number === 1 ? one : many}`
-}
-
-/** The same in figures, where they stand among others: “1 sheet”, “34 sheets”. */
-export function figured(number: number, one: string, many = `${one}s`): string {
-  return `${number} ${number === 1 ? one : many}`
 }
 
 /** “a”, “a and b”, “a, b and c”. */

@@ -1,10 +1,10 @@
 import type { Instant } from '#core/time/instant'
 import { dayOf, daysBetween, hourOf, type RoomDay } from '#core/time/room-day'
 import type { Zone } from '#core/time/zone'
-import { roomZone } from './room-zone'
+import { roomNow, roomZone } from './room-zone'
 
 /** Today in the room. */
-export const today = (): RoomDay => dayOf(Date.now(), roomZone.value)
+export const today = (): RoomDay => dayOf(roomNow(), roomZone.value)
 
 /** The day a moment falls on in the room. */
 export const dayIn = (at: Instant | number): RoomDay => dayOf(at, roomZone.value)

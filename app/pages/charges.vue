@@ -5,7 +5,7 @@ import { openIn, usedIn } from '#core/charges/settled'
 import type { ChargesReply, CoursesReply } from '#shared/replies/replies'
 import { chargesCsv } from '~/drawings/charges-csv'
 import { statementsPdf } from '~/drawings/statements-pdf'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { date, day, today } from '~/format/days'
 
 /** Who owes what: paper, ink, press time and what was typed, of a span, by person, edition or class; settled or open. */
@@ -112,7 +112,7 @@ const pdf = () =>
     <div class="page-head">
       <h1>Who owes what</h1>
       <p v-if="reply && !isAsking" class="told">
-        {{ money(usedIn(lines)) }} in all, {{ figured(lines.length, 'line') }}; {{ money(openIn(lines)) }} open
+        {{ money(usedIn(lines)) }} in all, {{ pluralise(lines.length, 'line') }}; {{ money(openIn(lines)) }} open
       </p>
       <VBtn class="quiet right no-print" :disabled="lines.length + rooms.length === 0" @click="csv">CSV</VBtn>
       <VBtn class="quiet no-print" :disabled="statements.length === 0" :loading="making.busy.value" @click="pdf"
@@ -133,8 +133,8 @@ const pdf = () =>
     </p>
     <p v-if="fault || making.fault.value" class="trouble" role="alert">{{ fault || making.fault.value }}</p>
     <p v-if="unpriced.length > 0" class="unpriced">
-      {{ figured(unpriced.length, 'line stands', 'lines stand') }} with nothing, since no price or rate was known then:
-      give <NuxtLink to="/presses">presses</NuxtLink> their rate, <NuxtLink to="/paper">paper</NuxtLink> and
+      {{ pluralise(unpriced.length, 'line stands', 'lines stand') }} with nothing, since no price or rate was known
+      then: give <NuxtLink to="/presses">presses</NuxtLink> their rate, <NuxtLink to="/paper">paper</NuxtLink> and
       <NuxtLink to="/ink">inks</NuxtLink> their price.
     </p>
     <p v-if="reply && statements.length === 0" class="soft">

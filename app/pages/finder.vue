@@ -8,7 +8,8 @@ import { likelyFaults } from '#core/run/likely-faults'
 import { stayingFaults } from '#core/edition/fault-places'
 import { lineInForce } from '#core/print/fault-table'
 import type { TrialsReply } from '#shared/replies/replies'
-import { ago, figured } from '~/drawings/words'
+import { ago } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** From what is seen on a print to its likely cause and one thing to try; at an edition, or by itself to teach with. */
 useHead({ title: 'Fault finder · Ample Tally' })
@@ -82,7 +83,7 @@ const tableWords = computed(() => {
   const own = table.value.faultLines.filter(({ fault: key }) => key === seen.value)
   return own.length === 0
     ? 'as it is usually told'
-    : `said here ${figured(own.length, 'time')}, last ${ago(own.at(-1)!.at)}`
+    : `said here ${pluralise(own.length, 'time')}, last ${ago(own.at(-1)!.at)}`
 })
 const outcomeWords = { worked: 'worked', 'did not': 'did not help', open: 'the next pulls tell' }
 

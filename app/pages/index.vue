@@ -4,7 +4,8 @@ import type { FloorReply } from '#shared/replies/replies'
 import { smallTally } from '~/drawings/tally'
 import { isLeftOpen } from '~/drawings/sessions'
 import { askWords } from '~/drawings/class-words'
-import { ago, chanceWords, figured, howLong } from '~/drawings/words'
+import { ago, chanceWords, howLong } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 useHead({ title: 'The floor · Ample Tally' })
 const session = useSession()
@@ -153,7 +154,7 @@ const partOfDay = computed(() => {
             <ul v-else class="lines decisions">
               <li v-for="one in floor.drying" :key="one.editionId">
                 <NuxtLink :to="`/editions/${one.editionId}/dry`">{{ one.title }}</NuxtLink>
-                <span class="soft">{{ figured(one.sheets, 'sheet') }}</span>
+                <span class="soft">{{ pluralise(one.sheets, 'sheet') }}</span>
               </li>
             </ul>
           </section>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type LossBy, roomLossesBy } from '#core/watch/losses'
 import type { RoomLossesReply } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Where the room loses, told apart by one thing at a time, over the editions that were printed last. */
 useHead({ title: 'Losses · Ample Tally' })
@@ -35,7 +35,7 @@ const finder = (fault: string) => `/finder?fault=${fault}`
   <div>
     <div class="page-head">
       <h1>Losses</h1>
-      <p v-if="reply" class="told">{{ figured(reply.editions, 'edition') }} printed last</p>
+      <p v-if="reply" class="told">{{ pluralise(reply.editions, 'edition') }} printed last</p>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <section class="part">

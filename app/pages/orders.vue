@@ -2,7 +2,8 @@
 import { byMaker, type OrderLine, weeksBack, weeksReserve } from '#core/office/order-list'
 import type { OrdersReply } from '#shared/replies/office'
 import { rowsCsv } from '~/drawings/tables-csv'
-import { figured, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What is to be ordered from whom: what the editions will take and a reserve, less what is there. */
 useHead({ title: 'Order list · Ample Tally' })
@@ -41,7 +42,7 @@ const csv = () =>
   <div>
     <div class="page-head">
       <h1>Order list</h1>
-      <p v-if="reply" class="told">{{ figured(lines.length, 'thing') }} to order</p>
+      <p v-if="reply" class="told">{{ pluralise(lines.length, 'thing') }} to order</p>
       <VBtn class="quiet right no-print" :disabled="lines.length === 0" @click="csv">CSV</VBtn>
       <VBtn class="quiet no-print" :disabled="lines.length === 0" @click="print">Print</VBtn>
     </div>

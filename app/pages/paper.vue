@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { putAside } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 useHead({ title: 'Paper table · Ample Tally' })
 const supplies = useSupplies()
@@ -92,7 +92,7 @@ function lotAdded() {
   <div>
     <div class="page-head">
       <h1>Paper table</h1>
-      <p class="told">{{ figured(supplies.lots.length, 'lot') }} in the store</p>
+      <p class="told">{{ pluralise(supplies.lots.length, 'lot') }} in the store</p>
       <VBtn class="right" @click="adding = !adding">{{
         adding ? 'Leave the new paper' : 'Add paper to the store'
       }}</VBtn>
@@ -103,7 +103,7 @@ function lotAdded() {
       <LotForm @done="lotAdded" />
     </section>
     <p v-for="known in short" :key="known.id" class="trouble short">
-      The book is {{ figured(-known.left, 'sheet') }} short of {{ known.name }}: more were torn than it knew of. Count
+      The book is {{ pluralise(-known.left, 'sheet') }} short of {{ known.name }}: more were torn than it knew of. Count
       the lot.
     </p>
     <TeachStep v-if="loaded && supplies.lots.length === 0 && !trouble && !adding"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { roomIn } from '#core/stores/rack/state'
 import type { RacksReply } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What dries where: racks, lines and shelves by their slots, what is fit for what, and the air they stand in. */
 useHead({ title: 'Racks · Ample Tally' })
@@ -31,7 +31,7 @@ const stacksOf = (rackId: string) => reply.value!.stacks.filter((stack) => stack
     <div class="page-head">
       <h1>Racks</h1>
       <p v-if="reply" class="told">
-        {{ figured(free, 'place') }} free<template v-if="tooMany > 0"
+        {{ pluralise(free, 'place') }} free<template v-if="tooMany > 0"
           >, {{ tooMany }} too few for what is wet now</template
         >
       </p>

@@ -3,7 +3,7 @@ import { today } from '~/format/days'
 import { methodWord } from '#core/plan/plan'
 import type { YearReply } from '#shared/replies/office'
 import { rowsCsv } from '~/drawings/tables-csv'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** A year of the room on one page: editions, prints, yield by method, paper, hours at the presses. */
 const session = useSession()
@@ -68,8 +68,8 @@ const csv = () =>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <template v-if="reply">
       <p class="sentence">
-        {{ figured(begun, 'edition') }} begun and {{ closed }} closed; {{ figured(reply.signed, 'print') }} signed;
-        {{ figured(reply.printed.impressions, 'impression') }} pulled in {{ hours(allHours) }} at the presses.
+        {{ pluralise(begun, 'edition') }} begun and {{ closed }} closed; {{ pluralise(reply.signed, 'print') }} signed;
+        {{ pluralise(reply.printed.impressions, 'impression') }} pulled in {{ hours(allHours) }} at the presses.
       </p>
       <div class="beside">
         <section class="part" aria-label="Yield by method">
@@ -102,7 +102,7 @@ const csv = () =>
           <div class="part-head">
             <h2>Paper</h2>
             <p>
-              {{ figured(reply.pieces.torn, 'piece') }} torn, {{ reply.pieces.lost }} lost,
+              {{ pluralise(reply.pieces.torn, 'piece') }} torn, {{ reply.pieces.lost }} lost,
               {{ share(reply.pieces.lost, reply.pieces.torn) }}
             </p>
           </div>

@@ -1,3 +1,4 @@
+import { agree, pluralise } from '#core/units/pluralise'
 import { type CommandData, type EditionCommandType, guarded, type TapType } from '#core/house/acts'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -236,7 +237,7 @@ export const useEdition = defineStore('edition', () => {
       if (tries === 100)
         throw new ApiError(0, {
           code: 'unsent',
-          message: `${unsent.value} taps are not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : '.'} Do this again when they are.`,
+          message: `${pluralise(unsent.value, 'tap')} ${agree(unsent.value, 'is', 'are')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : '.'} Do this again when they are.`,
         })
       await new Promise((resolve) => setTimeout(resolve, 100))
     }

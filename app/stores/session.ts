@@ -11,7 +11,7 @@ import { keepAnswered } from '~/outbox/answered'
 import { copiesAreOf, keepCopy, readCopy } from '~/outbox/kept'
 import { holdTapKey } from '~/outbox/tap-seal'
 import { hereZone } from '#core/time/zone'
-import { keepRoomZone } from '~/format/room-zone'
+import { keepRoomTime, keepRoomZone } from '~/format/room-zone'
 import { useSure } from './sure'
 
 /** This tab's name among the stations of its browser; it lasts through reloads. */
@@ -24,7 +24,7 @@ function tabName(): string {
 }
 
 /** What a page knows of who is here: all that the server said but the key, which is kept elsewhere. */
-type SessionHere = Omit<SessionReply, 'tapKey'>
+type SessionHere = Omit<SessionReply, 'tapKey' | 'now'>
 
 /** Who is here, and the envelope that every command of theirs travels in. */
 export const useSession = defineStore('session', () => {
@@ -65,7 +65,8 @@ export const useSession = defineStore('session', () => {
   }
 
   /** Another's pages go first; then the name and the key change in one step, so that no tap has one without the other. */
-  async function take({ tapKey, ...reply }: SessionReply): Promise<void> {
+  async function take({ tapKey, now, ...reply }: SessionReply): Promise<void> {
+    keepRoomTime(now)
     if (reply.person) await copiesAreOf(reply.person.id)
     holdTapKey(tapKey)
     keep(reply)
@@ -87,11 +88,15 @@ export const useSession = defineStore('session', () => {
    * @param waiting true when taps wait here: they stay this person's
    */
   async function signOut(idle = false, waiting = false): Promise<void> {
-    const nobody = { person: null, tapKey: null, mustChange: false }
     // Nobody is there any more: what seals this person's taps goes also while the server is away.
-    if (idle && session.value) await take({ ...session.value, ...nobody })
+    if (idle) beNobody()
     await api('/api/session', 'DELETE', { idle, waiting })
-    if (session.value) await take({ ...session.value, ...nobody })
+    beNobody()
+  }
+
+  function beNobody(): void {
+    holdTapKey(null)
+    if (session.value) keep({ ...session.value, person: null, mustChange: false })
   }
 
   async function setUp(form: object): Promise<void> {

@@ -1,3 +1,4 @@
+import { agree, pluralise } from '../units/pluralise'
 import { type CountRow, rowOf } from './count-rows'
 import { aliveKinds, type Place } from './places'
 import { isLive } from './pull'
@@ -66,7 +67,7 @@ function sumFindings(state: EditionState, total: number): string[] {
   return [
     difference > 0
       ? `${difference} of ${state.made} sheets ${difference === 1 ? 'is' : 'are'} in no place. Look at what was torn and split.`
-      : `${-difference} sheets too many are counted. Look at what was torn and split.`,
+      : `${pluralise(-difference, 'sheet')} too many ${agree(-difference, 'is', 'are')} counted. Look at what was torn and split.`,
   ]
 }
 

@@ -1,3 +1,4 @@
+import { agree, pluralise } from '../units/pluralise'
 import type { Refused } from '../ground/refusal'
 import { refuse } from '../ground/refusal'
 import { type EditionPlan, goal } from '../plan/plan'
@@ -28,7 +29,7 @@ function sizesFault(plan: EditionPlan): Refused | null {
   if (plan.start !== null && plan.start < goal(plan))
     return refuse(
       'start-below-goal',
-      `${goal(plan)} good prints are wanted; they cannot come from ${plan.start} sheets. Start more, or want fewer.`,
+      `${pluralise(goal(plan), 'good print')} ${agree(goal(plan), 'is', 'are')} wanted; so many cannot come from ${pluralise(plan.start!, 'sheet')}. Start more, or want fewer.`,
       'start',
     )
   return null

@@ -1,3 +1,4 @@
+import { pluralise } from '../units/pluralise'
 import { stepsOf } from '../finish/plan'
 import { goal } from '../plan/plan'
 import { isOpenWork } from '../print/series'
@@ -118,7 +119,7 @@ const names: Record<StopKey, string> = {
 export function stops(edition: EditionState): Stop[] {
   const wanted = edition.plan ? goal(edition.plan) : 0
   const told: Record<StopKey, Told> = {
-    plan: [isOpenWork(edition.plan) ? 'open work' : `${wanted} prints`, true, true],
+    plan: [isOpenWork(edition.plan) ? 'open work' : pluralise(wanted, 'print'), true, true],
     ...preparing(edition, wanted),
     ...printing(edition),
     ...finishing(edition),

@@ -1,3 +1,4 @@
+import { pluralise } from '../units/pluralise'
 import type { EditionState } from '../edition/state'
 import { layerNumber, layerOf, setupInForce, type Layer, type PressSetup } from '../edition/layer'
 import { noteOf } from '../edition/proof-notes'
@@ -74,7 +75,9 @@ export function recallOf(state: EditionState, layerId: string, room: RoomKnown):
     ...settingSaid(setup, room.press),
     inks: inksOf(layer, proof, room),
     routine: routineOf(state, layer, proof),
-    chores: (layer.rollUp?.chores ?? []).map(({ every, what }) => `Every ${every} pulls: ${what}`),
+    chores: (layer.rollUp?.chores ?? []).map(({ every, what }) =>
+      every === 1 ? `Every pull: ${what}` : `Every ${pluralise(every, 'pull')}: ${what}`,
+    ),
     register: registerWords(state, layer),
     faults: faultsOf(state, layerId),
     block: blockWords(state, layer, room.blocks),

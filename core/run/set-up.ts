@@ -1,3 +1,4 @@
+import { pluralise } from '../units/pluralise'
 import { type PressState, type PressUse, zeroHeight } from '../stores/press/state'
 import { pressWays } from '../press/kinds'
 import {
@@ -117,7 +118,7 @@ function refusalOf(press: PressAtHand, refused: 'below-zero' | 'beyond-travel', 
     words:
       refused === 'below-zero'
         ? `${stack} is thinner than what lay on the bed at zero, ${zeroHeight(press.zero!).toFixed(2)} mm: the roller would be ground onto it. Lay in more packing.`
-        : `${stack} is higher than the screws of ${press.name} reach, ${press.travel} turns. Take out packing, or use another press.`,
+        : `${stack} is higher than the screws of ${press.name} reach, ${pluralise(press.travel ?? 0, 'turn')}. Take out packing, or use another press.`,
   }
 }
 

@@ -1,3 +1,4 @@
+import { pluralise } from '../units/pluralise'
 import { minuteOf } from '../time/instant'
 import { figures } from '../edition/count'
 import { type Layer, setupInForce } from '../edition/layer'
@@ -143,7 +144,7 @@ class EditionTasks {
       this.parted('block', 'block', 'Prepare the block', guesses.block)
     if (state.made > 0 || around.toStart === 0) return
     const { begin, sheet } = guesses.tearing
-    this.parted('tear', 'tear', `Tear ${around.toStart} sheets`, begin + sheet * around.toStart)
+    this.parted('tear', 'tear', `Tear ${pluralise(around.toStart, 'sheet')}`, begin + sheet * around.toStart)
   }
 
   private print(): void {
@@ -157,7 +158,7 @@ class EditionTasks {
       const layer = state.layers[i]
       const name = layerWords(i + 1, all)
       if (waiting > 0 && !isPulled)
-        this.parted(`lay ${i}`, 'lay', `${name}, laid on ${waiting} sheets`, guesses.lay * waiting)
+        this.parted(`lay ${i}`, 'lay', `${name}, laid on ${pluralise(waiting, 'sheet')}`, guesses.lay * waiting)
       if (waiting > 0 && isPulled) {
         const named = around.booked.filter(
           ({ layerId }) => layerId !== null && (layerId === layer?.id || layerId === plannedLayer(i + 1)),
@@ -286,7 +287,7 @@ class EditionTasks {
     if (batches.length === 0) this.notBefore = printed.notBefore
     const curated = tallied(state, 'curated good')
     if (curated < Math.min(prints, wanted))
-      this.parted('curate', 'curate', `Curate ${prints} prints`, guesses.curate * prints)
+      this.parted('curate', 'curate', `Curate ${pluralise(prints, 'print')}`, guesses.curate * prints)
     const signer = state.artistId === null ? this.person : [personResource(state.artistId)]
     if (signed < wanted)
       this.add(

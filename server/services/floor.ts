@@ -1,3 +1,4 @@
+import { pluralise } from '#core/units/pluralise'
 import { dayOf } from '#core/time/room-day'
 import { spanOf } from '#core/calendar/free'
 import { localOf } from '#core/time/room-clock'
@@ -106,11 +107,15 @@ function decisionsFor(edition: EditionSummary): Waiting[] {
   if (edition.state === 'signing' && edition.signed < edition.numbered)
     add(`Sign ${edition.title}`, `${edition.signed} of ${edition.numbered} signed.`, 'sign')
   if (edition.state === 'signing' && edition.signed === edition.numbered)
-    add(`Close ${edition.title}`, `All ${edition.numbered} prints are signed.`, 'close')
+    add(
+      `Close ${edition.title}`,
+      edition.numbered === 1 ? 'The print is signed.' : `All ${edition.numbered} prints are signed.`,
+      'close',
+    )
   if (edition.state === 'pulling' && edition.goal > 0 && edition.chance < 0.8)
     add(
       `Go on with ${edition.title}?`,
-      `${edition.alive} sheets alive for ${edition.goal}: chance ${Math.round(edition.chance * 100)} %.`,
+      `${pluralise(edition.alive, 'sheet')} alive for ${edition.goal}: chance ${Math.round(edition.chance * 100)} %.`,
       'pull',
     )
   return found

@@ -1,3 +1,4 @@
+import { pluralise } from '#core/units/pluralise'
 import { randomBytes } from 'node:crypto'
 import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -184,7 +185,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
   const rebuilt = await rebuildSummaries(db.writer, db.long, (done, of) => {
     if (done % 500 === 0) console.info(`Rebuilding the lists from the ledger: ${done} of ${of}`)
   })
-  if (rebuilt > 0) console.info(`Rebuilt ${rebuilt} lines of the lists from the ledger.`)
+  if (rebuilt > 0) console.info(`Rebuilt ${pluralise(rebuilt, 'line')} of the lists from the ledger.`)
   const secret = sessionSecret(folder)
   const streams = new Streams()
   const signIns = new SignIns(db, secret, () => streams.endOver((id) => signIns.isOpen(id)))

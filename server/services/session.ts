@@ -120,6 +120,7 @@ export async function describeSession(
     own: signed?.signIn.own ?? false,
     demo: room.demo,
     zone: room.zone.zone,
+    now: Date.now(),
     needsSetup: room.people.isEmpty,
     studio: settingsFor(signed?.person ?? null, studio),
   }

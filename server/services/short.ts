@@ -1,3 +1,4 @@
+import { pluralise } from '#core/units/pluralise'
 import { layerAtPress } from '#core/edition/stack'
 import type { EditionState } from '#core/edition/state'
 import { planTears } from '#core/paper/tear-plan'
@@ -39,7 +40,7 @@ async function shortPaper(room: Pressroom, open: readonly EditionSummary[]): Pro
     const all = wanted.reduce((sum, { sheets }) => sum + sheets, 0)
     if (all <= left) return []
     const whom = wanted.map(({ title }) => title).join(', ')
-    return [{ what: name, why: `${all} sheets wanted for ${whom}, ${left} there.`, to: '/paper' }]
+    return [{ what: name, why: `${pluralise(all, 'sheet')} wanted for ${whom}, ${left} there.`, to: '/paper' }]
   })
   return [...stacks, ...lots]
 }

@@ -1,3 +1,4 @@
+import { agree, pluralise } from '#core/units/pluralise'
 import type { StudioState } from '#core/stores/studio/state'
 import { emptyState, fold } from '#core/house/streams'
 import type { StudioFileReport } from '#shared/replies/studio-file'
@@ -59,7 +60,9 @@ async function checkPeople(staged: Staged, studio: StudioState, problems: Proble
   const listed = new Set(staged.people.map(({ id }) => id))
   const lacking = Object.keys(studio.people).filter((id) => !listed.has(id))
   if (lacking.length > 0)
-    problems.tell(`${lacking.length} people of the ledger are missing in the list of people: ${lacking.join(', ')}.`)
+    problems.tell(
+      `${pluralise(lacking.length, 'person')} of the ledger ${agree(lacking.length, 'is', 'are')} missing in the list of people: ${lacking.join(', ')}.`,
+    )
   const strangers = await rows<{ id: string }>(
     staged.db.long,
     'SELECT actor AS id FROM events UNION SELECT via FROM events WHERE via IS NOT NULL',
@@ -67,7 +70,7 @@ async function checkPeople(staged: Staged, studio: StudioState, problems: Proble
   const unknown = strangers.filter(({ id }) => !listed.has(id) && !lacking.includes(id))
   if (unknown.length > 0)
     problems.tell(
-      `What ${unknown.length} people did is there, but not the people: ${unknown.map(({ id }) => id).join(', ')}.`,
+      `What ${pluralise(unknown.length, 'person')} did is there, but not who did it: ${unknown.map(({ id }) => id).join(', ')}.`,
     )
   if (managersOf(staged.people).length === 0)
     problems.tell('Nobody of the file is an active manager, who could open the room.')

@@ -1,3 +1,4 @@
+import { agree, pluralise } from '#core/units/pluralise'
 import { streamKind } from '#core/ground/envelope'
 import { eventOf } from '#core/house/acts'
 import { eventFault, sheetsIn } from '#core/house/event-bounds'
@@ -154,7 +155,9 @@ export class Stage {
     if (!head) return this.problems.tell('This is no studio file: its first line is not the head of one.')
     if (!this.end) this.problems.tell('The file is not whole: its last line, the end, is missing. Fetch it again.')
     else if (this.end.lines !== this.lines - 1)
-      this.problems.tell(`The end says ${this.end.lines} lines stand before it; ${this.lines - 1} do.`)
+      this.problems.tell(
+        `The end says ${pluralise(this.end.lines, 'line')} ${agree(this.end.lines, 'stands', 'stand')} before it; ${this.lines - 1} ${agree(this.lines - 1, 'does', 'do')}.`,
+      )
     const said = { people: people.length, events, commands: this.staged.commands, pictures: pictures.size }
     for (const name of ['people', 'events', 'commands', 'pictures'] as const)
       if ((head[name] ?? 0) !== said[name])

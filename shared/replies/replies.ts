@@ -148,8 +148,9 @@ export interface SessionReply {
   /** True on a person's own device, which does not go idle. */
   own: boolean
   demo: boolean
-  /** Whose clock and calendar the room goes by. */
+  /** Whose clock and calendar the room goes by, and what time it is there, ms since 1970. */
   zone: Zone
+  now: number
   /** True until the studio and its first manager exist. */
   needsSetup: boolean
   studio: Pick<StudioState, keyof StudioSettings>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { RunWatch } from '#core/watch/run-watch'
-import { chanceWords, figured, howLong, percent } from '~/drawings/words'
+import { chanceWords, howLong, percent } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Three figures to be read at two metres, and the routine to repeat. */
 defineProps<{
@@ -33,7 +34,7 @@ defineProps<{
     <div>
       <b>{{ left }}</b>
       <p>
-        {{ figured(left, 'sheet').replace(/^\d+ /, '') }} left<template v-if="minutesLeft"
+        {{ pluralise(left, 'sheet').replace(/^\d+ /, '') }} left<template v-if="minutesLeft"
           >, {{ howLong(minutesLeft) }}</template
         >
       </p>
@@ -50,7 +51,7 @@ defineProps<{
       <p v-for="chore in chores" :key="chore" class="chore" role="status">Now: {{ chore }}</p>
       <p v-if="run?.sinceInk" class="laid">
         ink laid {{ howLong(Math.max(1, run.sinceInk.minutes)).replace('about ', '') }} ago,
-        {{ figured(run.sinceInk.pulls, 'pull') }}
+        {{ pluralise(run.sinceInk.pulls, 'pull') }}
       </p>
       <InkEnough :layer-ids="[layerId]" only-short />
     </div>

@@ -6,7 +6,7 @@ import { standardOf, standardWord } from '#core/edition/standards'
 import type { EditionState } from '#core/edition/state'
 import { readingWords } from '#core/press/screws'
 import { settlingWords } from '#core/run/recall-words'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** The approved proof of the layer, and what it was made with: every pull is held against it. */
 const props = defineProps<{ state: EditionState; layerId: string }>()
@@ -22,7 +22,7 @@ const said = computed(() => {
     setup?.pressName,
     hasScrews ? `left ${readingWords(setup.left)}, right ${readingWords(setup.right)}` : '',
     ...zones.map(({ batchName }) => batchName),
-    note.value ? `${figured(note.value.charges, 'charge')}, ${figured(note.value.passes, 'pass', 'passes')}` : '',
+    note.value ? `${pluralise(note.value.charges, 'charge')}, ${pluralise(note.value.passes, 'pass', 'passes')}` : '',
   ].filter(Boolean)
 })
 const settling = computed(() => (layer.value ? settlingWords(layer.value) : []))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import { useResizeObserver } from '~/composables/resize'
 import { drawTally, type Stroke, strokesPerRow } from '~/drawings/tally'
 
@@ -50,7 +51,10 @@ watch(() => [props.strokes, props.cell, props.tall, perRow.value, chosen.value],
 const counts = computed(() => {
   const number = (test: (stroke: Stroke) => boolean) => props.strokes.filter(test).length
   const pulls = (verdict: string) => number((s) => s.kind === 'pull' && s.verdict === verdict)
-  return `${props.label ? `${props.label}: ` : ''}${pulls('good')} good, ${pulls('doubtful')} doubtful, ${pulls('reject')} rejects, ${number((s) => s.kind === 'proof')} proofs, ${number((s) => s.kind === 'warm-up')} warm-up.`
+  return `${props.label ? `${props.label}: ` : ''}${pulls('good')} good, ${pulls('doubtful')} doubtful, ${pluralise(pulls('reject'), 'reject')}, ${pluralise(
+    number((s) => s.kind === 'proof'),
+    'proof',
+  )}, ${number((s) => s.kind === 'warm-up')} warm-up.`
 })
 
 function choose(event: Event) {

@@ -2,7 +2,8 @@
 import type { Ask } from '#core/edition/sign-offs'
 import type { RationHeld } from '#shared/replies/replies'
 import { askWords } from '~/drawings/class-words'
-import { ago, figured } from '~/drawings/words'
+import { ago } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Somebody asks: what, since when, and the one act that answers. */
 const props = defineProps<{
@@ -85,7 +86,7 @@ async function notYet() {
           label="Sheets given out"
           :max="ration.aside"
           unit="sheets"
-          :words="figured(toGive, 'sheet')"
+          :words="pluralise(toGive, 'sheet')"
           @update:model-value="sheets = $event"
         />
         of {{ ration.lot }}, {{ ration.aside }} put aside</span
@@ -99,10 +100,10 @@ async function notYet() {
           :min="1"
           :max="1000"
           unit="sheets"
-          :words="figured(sheets ?? 1, 'sheet')"
+          :words="pluralise(sheets ?? 1, 'sheet')"
           @update:model-value="sheets = $event"
         />
-        of {{ lot.lot }}; so far {{ figured(lot.used, 'sheet') }} torn, {{ lot.inHand }} in hand</span
+        of {{ lot.lot }}; so far {{ pluralise(lot.used, 'sheet') }} torn, {{ lot.inHand }} in hand</span
       >
     </p>
     <p v-else-if="ask.what === 'more paper'" class="soft">

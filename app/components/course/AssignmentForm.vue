@@ -5,7 +5,8 @@ import type { AssignmentSaid, CourseAssignment } from '#core/course/state'
 import type { Gate } from '#core/edition/assignment'
 import { methods, methodWord, planDefaults } from '#core/plan/plan'
 import type { CourseSummary } from '#shared/replies/replies'
-import { counted, figured, listed } from '~/drawings/words'
+import { counted, listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { day } from '~/format/days'
 
 /** What a class is given to do, in a sentence: new, or put right for every edition that is begun. */
@@ -118,7 +119,7 @@ async function keep() {
         :min="1"
         :max="200"
         unit="prints"
-        :words="figured(form.plan.size, 'print')"
+        :words="pluralise(form.plan.size, 'print')"
         :disabled="isBegun"
       />
       each in
@@ -173,7 +174,7 @@ async function keep() {
             :min="1"
             :max="1000"
             unit="sheets"
-            :words="figured(form.paper.sheets, 'large sheet')"
+            :words="pluralise(form.paper.sheets, 'large sheet')"
             :disabled="isBegun" /></template
         >; practice pulls:
         <SaidValue

@@ -5,7 +5,8 @@ import { faultWord } from '#core/print/faults'
 import type { RationHeld } from '#shared/replies/replies'
 import { bellWords } from '~/drawings/class-words'
 import { smallTally } from '~/drawings/tally'
-import { chanceWords, figured, listed } from '~/drawings/words'
+import { chanceWords, listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** One table of the class: who is at it, how far, and what they have in hand. */
 const props = defineProps<{
@@ -42,8 +43,8 @@ const bell = computed(() =>
 const paper = computed(() => {
   const own = props.rations.filter(({ personId }) => props.bench.personIds.includes(personId))
   const [aside, inHand] = [own.reduce((sum, one) => sum + one.aside, 0), own.reduce((sum, one) => sum + one.inHand, 0)]
-  if (!props.bench.hasPaper && aside > 0) return `${figured(aside, 'sheet')} wait for the sign-off`
-  return inHand > 0 ? `${figured(inHand, 'sheet')} not torn yet` : ''
+  if (!props.bench.hasPaper && aside > 0) return `${pluralise(aside, 'sheet')} wait for the sign-off`
+  return inHand > 0 ? `${pluralise(inHand, 'sheet')} not torn yet` : ''
 })
 const wasted = computed(() => (props.bench.rejects > 0 ? `${props.bench.rejects} of ${props.bench.made} rejected` : ''))
 const practice = computed(() => {
@@ -69,7 +70,7 @@ const good = computed(() => props.bench.layer?.good ?? props.bench.good)
       <span>{{ step }}</span>
       <span :class="{ bad: idle !== null && idle >= 15 && idle < 120 }">{{ since }}</span>
       <span v-if="bench.disputed > 0" class="bad"
-        >{{ figured(bench.disputed, 'pull') }} to settle
+        >{{ pluralise(bench.disputed, 'pull') }} to settle
         <NuxtLink :to="`/editions/${bench.editionId}/pull#disputed`">look</NuxtLink></span
       >
       <span v-if="bell" :class="{ bad: bell.chance < 0.5 }">{{ bellWords(bell) }}</span>

@@ -2,7 +2,8 @@
 import type { CourseAssignment } from '#core/course/state'
 import type { InClass } from '#core/run/in-class'
 import type { CourseSummary } from '#shared/replies/replies'
-import { figured, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Who gets whose print: a fair draw in which nobody gets their own. */
 const props = defineProps<{ course: CourseSummary; assignment: CourseAssignment; benches: readonly InClass[] }>()
@@ -57,7 +58,7 @@ async function draw() {
             :min="1"
             :max="Math.max(1, benches.length - 1)"
             unit="prints"
-            :words="figured(each, 'print')"
+            :words="pluralise(each, 'print')"
           />.</span
         >
       </p>

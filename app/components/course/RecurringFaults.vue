@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import { recurring } from '#core/run/recurring'
 import type { InClass } from '#core/run/in-class'
 import { faultWord } from '#core/print/faults'
@@ -17,7 +18,8 @@ const lines = computed(() => recurring(props.benches))
     <p v-if="lines.length === 0" class="soft">No fault is on more than one bench.</p>
     <ul v-else class="lines">
       <li v-for="one in lines" :key="one.fault">
-        <strong>{{ faultWord(one.fault) }}</strong> on {{ one.editions }} benches, {{ one.pulls }} pulls;
+        <strong>{{ faultWord(one.fault) }}</strong> on {{ pluralise(one.editions, 'bench') }},
+        {{ pluralise(one.pulls, 'pull') }};
         <template v-if="one.mended"
           >“{{ one.mended.remedy }}” worked {{ one.mended.worked }} of {{ one.mended.tried }} times here.</template
         >

@@ -2,7 +2,8 @@
 import { v7 } from 'uuid'
 import { type CourseAssignment, withoutEdition } from '#core/course/state'
 import type { CourseSummary } from '#shared/replies/replies'
-import { figured, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Everybody’s edition in one act; who prints together is said first. */
 const props = defineProps<{ course: CourseSummary; assignment: CourseAssignment }>()
@@ -54,9 +55,9 @@ async function start() {
     <div class="part-head">
       <h2 id="start">{{ assignment.editions.length > 0 ? 'Who came later' : 'Start it' }}</h2>
       <p>
-        {{ figured(groups.length, 'edition')
+        {{ pluralise(groups.length, 'edition')
         }}<template v-if="assignment.paper"
-          >, {{ figured(groups.length * assignment.paper.sheets, 'large sheet') }} put aside</template
+          >, {{ pluralise(groups.length * assignment.paper.sheets, 'large sheet') }} put aside</template
         >
       </p>
     </div>
@@ -76,7 +77,7 @@ async function start() {
     </ul>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <div class="buttons">
-      <VBtn :loading="busy" @click="start">Start {{ figured(groups.length, 'edition') }}</VBtn>
+      <VBtn :loading="busy" @click="start">Start {{ pluralise(groups.length, 'edition') }}</VBtn>
     </div>
   </section>
   <p v-else-if="course.studentIds.length === 0" class="part">

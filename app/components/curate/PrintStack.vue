@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import { pileOf, type PrintEdge } from '~/drawings/print-stack'
 
 /** The stack as it lies, seen from its edge, the print in front drawn out; a touch takes another. */
@@ -10,7 +11,7 @@ const height = computed(() => Math.max(40, pile.value.step * props.edges.length 
 const widths = { open: 150, good: 150, doubtful: 150, reject: 70 }
 const label = computed(() => {
   const number = (stands: PrintEdge['stands']) => props.edges.filter((edge) => edge.stands === stands).length
-  return `The stack: ${props.edges.length} prints, ${number('good')} good, ${number('doubtful')} doubtful, ${number('reject')} rejects, ${number('open')} not looked at.`
+  return `The stack: ${pluralise(props.edges.length, 'print')}, ${number('good')} good, ${number('doubtful')} doubtful, ${pluralise(number('reject'), 'reject')}, ${number('open')} not looked at.`
 })
 function touch(event: MouseEvent) {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()

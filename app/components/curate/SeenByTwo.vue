@@ -2,7 +2,7 @@
 import { standingVerdict } from '#core/edition/places'
 import { printsToSee } from '#core/edition/questions'
 import { type Verdict, verdicts } from '#core/print/verdicts'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What those who looked each for themselves agree on, and where they differ. */
 const edition = useEdition()
@@ -37,7 +37,7 @@ async function settle(verdict: Verdict, ids: number[]) {
     <div class="part-head"><h2>Seen by several</h2></div>
     <ul class="lines">
       <li v-for="{ verdict, sheets } in agreed" :key="verdict" class="agreed">
-        {{ figured(sheets.length, 'print') }} all call {{ verdict }}
+        {{ pluralise(sheets.length, 'print') }} all call {{ verdict }}
         <VBtn
           class="quiet"
           @click="

@@ -5,7 +5,7 @@ import type { CalendarState, Closure } from '#core/calendar/state'
 import { spanOf } from '#core/calendar/free'
 import { spanOfClosure } from '#core/calendar/hours'
 import { closuresIn } from '~/drawings/calendar-in'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { day } from '~/format/days'
 
 /** Days on which the room is shut, or somebody away; and closures from a calendar file. */
@@ -79,7 +79,7 @@ async function bring(event: Event) {
   await bringing.giving(async () => {
     const { closures, left } = await closuresIn(await file.text(), props.calendar.timeZone)
     await session.give('calendar', 'bring-closures', { source: file.name.slice(0, 120), closures })
-    brought.value = `${figured(closures.length, 'closure')} from ${file.name}${left > 0 ? `; ${figured(left, 'line')} said no time and stayed out` : ''}.`
+    brought.value = `${pluralise(closures.length, 'closure')} from ${file.name}${left > 0 ? `; ${pluralise(left, 'line')} said no time and stayed out` : ''}.`
     emit('done')
   })
   input.value = ''
@@ -95,7 +95,7 @@ async function bring(event: Event) {
           >: {{ closure.personId ? `${session.nameOf(closure.personId)} is away` : 'the room is shut'
           }}{{ closure.why ? `, ${closure.why}` : ''
           }}<span v-if="inIt(closure) > 0" class="warn">
-            · {{ figured(inIt(closure), 'booking lies', 'bookings lie') }} in it</span
+            · {{ pluralise(inIt(closure), 'booking lies', 'bookings lie') }} in it</span
           ></span
         >
         <button v-if="mayOpen(closure)" type="button" class="link" @click="open(closure.id)">

@@ -7,7 +7,8 @@ import type { Mend } from '#core/schedule/mend'
 import type { EditionStanding } from '#core/schedule/standing'
 import { type EditionTask, personOf, pressOf } from '#core/schedule/task'
 import type { TimetableReply } from '#shared/replies/calendar'
-import { counted, figured, listed } from '~/drawings/words'
+import { counted, listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** One edition in the timetable: what holds it up, every task with its slack, what would mend it, and its bookings taken over. */
 const props = defineProps<{
@@ -42,7 +43,7 @@ const slackWords = (slack: number | null) => {
       ? `${minutes} min`
       : minutes < 1440
         ? `${Math.round(minutes / 60)} h`
-        : figured(Math.floor(minutes / 1440), 'day')
+        : pluralise(Math.floor(minutes / 1440), 'day')
   if (slack === 0) return 'no slack'
   return slack < 0 ? `${words} too late` : `${words} of slack`
 }
@@ -55,7 +56,7 @@ const mendWords = ({ kind, pressId, share, end, isInTime }: Mend) => {
     press: `printing at ${pressName(pressId)}`,
     helper: 'somebody to help at the table',
     racks: 'more places to dry',
-    fewer: `${figured(prints, 'print')} instead of ${edition.value?.prints ?? 0}`,
+    fewer: `${pluralise(prints, 'print')} instead of ${edition.value?.prints ?? 0}`,
   }[kind]
   return `${what[0]!.toUpperCase()}${what.slice(1)}: over on ${dayOf(end)}${isInTime ? ', in time' : ', still late'}.`
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { CalendarState } from '#core/calendar/state'
 import type { OrderProposal, Place } from '#shared/replies/calendar'
-import { figured, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** A day's runs at a press in the order that changes over least, taken over in one act. */
 const props = defineProps<{
@@ -22,14 +23,16 @@ const beginOf = (bookingId: string) => {
 }
 const changeWords = ({ wash, screws, packing }: OrderProposal['runs'][number]) =>
   listed([
-    ...(wash > 0 ? [`${figured(Math.round(wash), 'minute')} of washing`] : []),
+    ...(wash > 0 ? [`${pluralise(Math.round(wash), 'minute')} of washing`] : []),
     ...(screws >= 0.5 ? [`${Math.round(screws)} for the screws`] : []),
     ...(packing >= 0.5 ? [`${Math.round(packing)} for the packing`] : []),
   ]) || 'nothing to change over'
 const saves = computed(() => {
   const { sooner, changesNow, changesThen } = props.proposal
   const fewer = changesNow - changesThen
-  return sooner > 0 ? `The last is over ${figured(sooner, 'minute')} sooner` : `It saves ${figured(fewer, 'minute')}`
+  return sooner > 0
+    ? `The last is over ${pluralise(sooner, 'minute')} sooner`
+    : `It saves ${pluralise(fewer, 'minute')}`
 })
 
 async function take() {
@@ -42,7 +45,7 @@ async function take() {
   <section class="part" :aria-label="`Order of the day at ${place}`">
     <div class="part-head">
       <h2>Order of the day: {{ place }}</h2>
-      <p>{{ proposal.changesThen }} instead of {{ figured(proposal.changesNow, 'minute') }} of changing over</p>
+      <p>{{ proposal.changesThen }} instead of {{ pluralise(proposal.changesNow, 'minute') }} of changing over</p>
     </div>
     <ol class="runs">
       <li v-for="run in proposal.runs" :key="run.bookingId">
@@ -55,7 +58,7 @@ async function take() {
       }}{{
         proposal.learntFrom < 3
           ? '; the minutes are guesses of the craft, until this press has shown its own.'
-          : `, by ${figured(proposal.learntFrom, 'change-over')} seen at this press.`
+          : `, by ${pluralise(proposal.learntFrom, 'change-over')} seen at this press.`
       }}
     </p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Layer } from '#core/edition/layer'
 import { isDryFor, stackFor } from '#core/edition/stack'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** A layer that is laid on without a press: the sheets that wait for it, and those that carry it. */
 const props = defineProps<{ layer: Layer }>()
@@ -33,14 +33,14 @@ const lift = () =>
 <template>
   <div>
     <p>
-      {{ layer.name }} is laid on without a press: {{ figured(carrying.length, 'sheet') }}
+      {{ layer.name }} is laid on without a press: {{ pluralise(carrying.length, 'sheet') }}
       {{ carrying.length === 1 ? 'carries' : 'carry' }} it, {{ waiting.length }}
       {{ waiting.length === 1 ? 'waits' : 'wait' }} for it<template v-if="dry.length < waiting.length"
         >, {{ waiting.length - dry.length }} of them not said to be dry</template
       >.
     </p>
     <div v-if="!disabled" class="buttons">
-      <VBtn v-if="dry.length > 0" :loading="busy" @click="lay">It is on {{ figured(dry.length, 'sheet') }}</VBtn>
+      <VBtn v-if="dry.length > 0" :loading="busy" @click="lay">It is on {{ pluralise(dry.length, 'sheet') }}</VBtn>
     </div>
     <OpenForm v-if="!disabled && carrying.length > 0" @submit.prevent="lift">
       <div class="lift">

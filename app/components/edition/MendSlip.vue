@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Pull } from '#core/edition/pull'
 import { slipMoves } from '#core/edition/slip'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** From one pull on everything was counted so many sheets off: shown before it is put right, in one act. */
 const props = defineProps<{ pull: Pull }>()
@@ -53,7 +53,7 @@ async function mend() {
           :min="-20"
           :max="20"
           unit="sheets further"
-          :words="`${figured(Math.abs(form.by), 'sheet')} ${form.by < 0 ? 'earlier' : 'further'}`"
+          :words="`${pluralise(Math.abs(form.by), 'sheet')} ${form.by < 0 ? 'earlier' : 'further'}`"
         />
         in the stack, since
         <SaidValue

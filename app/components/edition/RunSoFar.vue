@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import { percent } from '~/drawings/words'
 
 /** The run of a layer in figures: yield, drift and ink, each with the number it rests on. */
@@ -17,8 +18,8 @@ const signed = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${
     <p>
       Drift stands at {{ run.drift.score.toFixed(1) }} of {{ run.design.limit.toFixed(1) }}. With
       {{ percent(run.design.planned) }} not good as planned it would speak by chance once in
-      {{ Math.round(run.design.falseAfter) }} pulls, and of a run with {{ percent(run.design.bad) }} after about
-      {{ Math.round(run.design.foundAfter) }}.
+      {{ pluralise(Math.round(run.design.falseAfter), 'pull') }}, and of a run with {{ percent(run.design.bad) }} after
+      about {{ Math.round(run.design.foundAfter) }}.
     </p>
     <p v-if="run.trend.graded > 0">
       Ink against the standard: {{ signed(run.trend.average) }} on average over {{ run.trend.graded }} graded

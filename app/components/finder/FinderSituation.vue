@@ -2,7 +2,7 @@
 import { blockKinds } from '#core/block/block'
 import type { Situation } from '#core/finder/factors'
 import { inkFamilies } from '#core/ink/family'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** How it is printed, in a sentence: known from the ledger at an edition, said by hand when one teaches with it. */
 const situation = defineModel<Situation>({ required: true })
@@ -84,7 +84,7 @@ const places = [
         label="Pulls so far"
         :max="5000"
         unit="pulls"
-        :words="figured(situation.pulls, 'pull')"
+        :words="pluralise(situation.pulls, 'pull')"
       />
       in; it
       <SaidValue

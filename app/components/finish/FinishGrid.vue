@@ -3,7 +3,7 @@ import type { Batch } from '#core/edition/finishing'
 import { isAlive, placeOf } from '#core/edition/places'
 import type { Sheet } from '#core/edition/sheet'
 import type { StepStanding } from '#core/run/finishing-left'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Batches down, steps across: each field the prints of the batch, filled where the step is done; a touch does the rest. */
 const props = defineProps<{ steps: StepStanding[]; batches: Batch[]; disabled: boolean }>()
@@ -102,7 +102,7 @@ const pace = ({ minutes }: StepStanding) =>
     <p v-if="batches.length > 0" class="soft">
       Filled: done. Hollow: to do. Crossed:
       {{
-        figured(
+        pluralise(
           rows.reduce((sum, row) => sum + (row.fields[0]?.lost ?? 0), 0),
           'print',
         )

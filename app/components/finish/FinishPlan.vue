@@ -10,7 +10,7 @@ import {
   washTrials,
 } from '#core/finish/plan'
 import { washDoubts } from '#core/ink/bears-wash'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What is done after the press, in a sentence whose values open where they stand. */
 const props = defineProps<{ laid: SheetLaidOut | null; disabled: boolean }>()
@@ -114,7 +114,7 @@ const keepColour = (name: string) => {
           :min="1"
           :max="mostInBatch"
           unit="prints"
-          :words="figured(form.batch, 'print')"
+          :words="pluralise(form.batch, 'print')"
           :disabled="disabled"
           @kept="keep"
         />. A wash

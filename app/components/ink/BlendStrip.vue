@@ -6,7 +6,7 @@ import { reflectanceOf } from '#core/ink/reconstruct'
 import type { BlendPlan } from '#core/ink/roll-up'
 import type { Layer } from '#core/edition/layer'
 import { pigmentOf } from '#core/ink/shelf'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Two to four inks side by side on one roller: the strip on the slab, what it shows in between, and what would bridge it. */
 const props = defineProps<{ layer: Layer; across: number | null }>()
@@ -146,7 +146,9 @@ async function without() {
         label="Lay it fresh after"
         :max="500"
         unit="charges"
-        :words="form.freshAfter === 0 ? 'never laid afresh' : `laid afresh after ${figured(form.freshAfter, 'charge')}`"
+        :words="
+          form.freshAfter === 0 ? 'never laid afresh' : `laid afresh after ${pluralise(form.freshAfter, 'charge')}`
+        "
       />.
     </p>
     <SlabDrawing
@@ -220,7 +222,7 @@ async function without() {
           label="Charges so far"
           :max="60"
           unit="charges"
-          :words="figured(charges, 'charge')"
+          :words="pluralise(charges, 'charge')"
         />.
       </p>
     </div>

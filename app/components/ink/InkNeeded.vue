@@ -3,7 +3,8 @@ import type { Layer } from '#core/edition/layer'
 import { inkNeed, perPull, pullsToCome } from '#core/run/ink-need'
 import { filmRange } from '#core/ink/amount'
 import { inkLeft } from '#core/run/ink-left'
-import { figured, leftWords, percent } from '~/drawings/words'
+import { leftWords, percent } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What each zone of a layer still takes, term by term, and whether its batch has that much left. */
 const props = defineProps<{ layer: Layer }>()
@@ -19,10 +20,10 @@ const needs = computed(() =>
     return { ...need, zone, batch, left, short: left ? need.amount.total * 1000 - left.milligrams : null }
   }),
 )
-const some = (count: number, one: string) => (count === 0 ? [] : [figured(count, one)])
+const some = (count: number, one: string) => (count === 0 ? [] : [pluralise(count, one)])
 const pullWords = computed(() => {
   const { sheets, warmUps, proofs } = to.value
-  return [`${figured(sheets, 'sheet')} to pull`, ...some(warmUps, 'warm-up'), ...some(proofs, 'proof')].join(', ')
+  return [`${pluralise(sheets, 'sheet')} to pull`, ...some(warmUps, 'warm-up'), ...some(proofs, 'proof')].join(', ')
 })
 const g = (value: number) => `${value.toFixed(1)} g`
 </script>

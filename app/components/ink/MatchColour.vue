@@ -4,7 +4,7 @@ import type { Match } from '#core/ink/match'
 import { mixOf } from '#core/ink/kubelka-munk'
 import { reflectanceOf } from '#core/ink/reconstruct'
 import { pigmentOf } from '#core/ink/shelf'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Find the mix of tubs at hand that comes nearest a wanted colour; it runs beside the page and can be stopped. */
 const props = defineProps<{ paper: string; film: number }>()
@@ -76,7 +76,7 @@ function stop() {
     <div class="ask">
       <label class="soft">Wanted colour <input v-model="wanted" type="color" aria-label="Wanted colour" /></label>
       <VBtn class="quiet" :disabled="tubs.length === 0 || share !== null" @click="match"
-        >Match it from {{ figured(tubs.length, 'ink') }}</VBtn
+        >Match it from {{ pluralise(tubs.length, 'ink') }}</VBtn
       >
       <template v-if="share !== null"
         ><progress :value="share" max="1" aria-label="Mixes tried" />

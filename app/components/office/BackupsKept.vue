@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { stamp } from '~/format/days'
 import type { BackupsReply } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Copies of the whole room: those there are, and one made now. */
 const { busy, fault, giving } = useGiving()
@@ -29,7 +29,7 @@ const size = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`
       the README.
     </p>
     <p v-if="kept?.backups[0]?.lost" class="trouble" role="alert">
-      {{ figured(kept.backups[0].lost, 'picture') }} named in the record could not be found when it was made. Look for
+      {{ pluralise(kept.backups[0].lost, 'picture') }} named in the record could not be found when it was made. Look for
       an older backup that has {{ kept.backups[0].lost === 1 ? 'it' : 'them' }}.
     </p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>

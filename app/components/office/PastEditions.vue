@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import {
   pastEditionColumns,
   type PastEdition,
@@ -97,8 +98,8 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
   <div>
     <p class="soft">
       Totals only: they move the pass rates that plans start from and never become pulls. {{ past.length }}
-      {{ past.length === 1 ? 'edition' : 'editions' }} with {{ pulls }} pulls {{ past.length === 1 ? 'is' : 'are' }} in
-      the book.
+      {{ past.length === 1 ? 'edition' : 'editions' }} with {{ pluralise(pulls, 'pull') }}
+      {{ past.length === 1 ? 'is' : 'are' }} in the book.
     </p>
     <table v-if="past.length > 0" v-columns class="ruled">
       <thead>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LineCustom } from '#core/print/pencil-line'
 import { studioDefaults, tarerChoices } from '#core/stores/studio/state'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What the studio is called and used to, in sentences: new editions start from it. */
 const session = useSession()
@@ -125,14 +125,14 @@ async function saveStudio() {
           label="Idle stations sign out after"
           :max="720"
           unit="min, 0 never"
-          :words="studio.idleMinutes === 0 ? 'never' : `after ${figured(studio.idleMinutes, 'minute')}`"
+          :words="studio.idleMinutes === 0 ? 'never' : `after ${pluralise(studio.idleMinutes, 'minute')}`"
         />;
         <SaidValue
           v-model="studio.backupsKept"
           label="Nightly backups kept"
           :max="365"
           unit="backups, 0 makes none"
-          :words="studio.backupsKept === 0 ? 'no nightly backup' : figured(studio.backupsKept, 'nightly backup')"
+          :words="studio.backupsKept === 0 ? 'no nightly backup' : pluralise(studio.backupsKept, 'nightly backup')"
         />
         {{ studio.backupsKept === 1 || studio.backupsKept === 0 ? 'is' : 'are' }} kept.
       </p>
@@ -143,7 +143,7 @@ async function saveStudio() {
           label="Hours one person may book ahead"
           :max="1000"
           unit="h, 0 for no limit"
-          :words="studio.bookedHours === 0 ? 'no limit' : figured(studio.bookedHours, 'hour')"
+          :words="studio.bookedHours === 0 ? 'no limit' : pluralise(studio.bookedHours, 'hour')"
         />
         · Who may tare the scale:
         <SaidValue

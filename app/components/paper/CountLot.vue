@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LotSummary } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What is really on the shelf, with the reason the book was wrong. */
 const props = defineProps<{ lot: LotSummary }>()
@@ -18,7 +18,7 @@ async function count() {
 
 <template>
   <form @submit.prevent="count">
-    <p class="soft">The book shows {{ figured(lot.left, 'sheet') }} of {{ lot.name }}.</p>
+    <p class="soft">The book shows {{ pluralise(lot.left, 'sheet') }} of {{ lot.name }}.</p>
     <div class="fields">
       <VTextField v-model="form.sheets" label="Really there" inputmode="numeric" suffix="sheets" />
       <VTextField v-model="form.reason" class="wide" label="Why it differs" />

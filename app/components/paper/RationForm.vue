@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { inHand, putAside } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Good paper put aside for people, given out when a proof has passed, and brought back. */
 const props = defineProps<{ lot: LotSummary }>()
@@ -45,7 +45,7 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
   <div>
     <p class="soft">
       {{ lot.left }} on the shelf, {{ putAside(lot) }} of them put aside.<template v-if="done > 0">
-        Given out before and torn or brought back since: {{ figured(done, 'time') }}.</template
+        Given out before and torn or brought back since: {{ pluralise(done, 'time') }}.</template
       >
     </p>
     <table v-if="open.length > 0" v-columns class="ruled">

@@ -2,7 +2,7 @@
 import { piecesTogether, undivided } from '#core/edition/lock-up'
 import { pieceWord } from '#core/edition/sheet'
 import { imagesOn, mostImages } from '#core/paper/piece'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Pieces of paper that hold several images: said while they are blank, undone by cutting them apart. */
 const edition = useEdition()
@@ -23,7 +23,8 @@ const cut = () => giving(() => edition.give('cut-apart', { sheetIds: pieces.valu
 <template>
   <div v-if="!locked && (pieces.length > 0 || (alone.length > 0 && isPlanned))" class="customs">
     <p v-if="pieces.length > 0">
-      {{ figured(pieces.length, 'piece') }} of paper {{ pieces.length === 1 ? 'holds' : 'hold' }} several images, sheets
+      {{ pluralise(pieces.length, 'piece') }} of paper {{ pieces.length === 1 ? 'holds' : 'hold' }} several images,
+      sheets
       {{
         pieces
           .slice(0, 3)
@@ -33,15 +34,15 @@ const cut = () => giving(() => edition.give('cut-apart', { sheetIds: pieces.valu
       <button type="button" class="link" :disabled="busy" @click="cut">They are cut apart</button>
     </p>
     <p v-if="alone.length > 0 && isPlanned">
-      {{ figured(alone.length, 'blank piece') }} {{ alone.length === 1 ? 'holds' : 'hold' }} one image each; they are to
-      hold
+      {{ pluralise(alone.length, 'blank piece') }} {{ alone.length === 1 ? 'holds' : 'hold' }} one image each; they are
+      to hold
       <SaidValue
         v-model="images"
         label="Images to a piece"
         :min="2"
         :max="mostImages"
         unit="images"
-        :words="figured(images, 'image')"
+        :words="pluralise(images, 'image')"
       />.
       <button type="button" class="link" :disabled="busy" @click="share">So they are</button>
     </p>

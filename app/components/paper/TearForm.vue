@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import { v7 } from 'uuid'
 import { imagesOn, type PiecePlan, pieceSize } from '#core/paper/piece'
 import { offcutSizes, type TearPlan } from '#core/paper/tear-plan'
@@ -116,7 +117,7 @@ async function tear() {
       <VBtn type="submit" :loading="busy">Tear</VBtn
       ><VBtn v-if="plan?.sheets" class="quiet" @click="fill"
         >As planned: {{ plan.sheets }} {{ plan.sheets === 1 ? 'sheet' : 'sheets' }},
-        {{ plan.sheets * plan.perSheet }} pieces</VBtn
+        {{ pluralise(plan.sheets * plan.perSheet, 'piece') }}</VBtn
       >
     </div>
   </OpenForm>

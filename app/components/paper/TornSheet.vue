@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import { pages } from '#core/drawing/tiles'
 import { type PiecePlan, pieceSize } from '#core/paper/piece'
 import { offcutSizes, type TearPlan } from '#core/paper/tear-plan'
@@ -34,7 +35,7 @@ async function pdf() {
   const now = props.plan
   const size = pieceSize(props.piece)
   const lines = [
-    `${props.paper}, sheet ${units.size(props.piece.sheet.width, props.piece.sheet.height)} as measured. Pieces ${units.size(size.width, size.height)}: ${now.perSheet} from a sheet, ${now.sheets} sheets for ${props.count}.`,
+    `${props.paper}, sheet ${units.size(props.piece.sheet.width, props.piece.sheet.height)} as measured. Pieces ${units.size(size.width, size.height)}: ${now.perSheet} from a sheet, ${pluralise(now.sheets ?? 0, 'sheet')} for ${props.count}.`,
     ...(now.trued.length > 0 ? now.trued.map((line) => trueWords(line, units.length)) : []),
     '',
     ...now.tears.map((tear) => `${tear.number}.  ${tearWords(tear, units.length)}`),
@@ -66,7 +67,7 @@ async function pdf() {
       <div class="drawing-frame">
         <LineDrawing
           :drawing="drawing"
-          :label="`Tear plan: ${plan.perSheet} pieces and ${plan.tears.length} tears on a sheet ${units.size(piece.sheet.width, piece.sheet.height)}`"
+          :label="`Tear plan: ${pluralise(plan.perSheet, 'piece')} and ${pluralise(plan.tears.length, 'tear')} on a sheet ${units.size(piece.sheet.width, piece.sheet.height)}`"
           :round="4"
         />
       </div>

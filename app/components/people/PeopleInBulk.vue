@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type PeopleList, peopleList } from '#core/office/people-list'
 import { rowsCsv } from '~/drawings/tables-csv'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** People as a table, out and in: what a list would change is shown first, and each new person gets a first PIN. */
 const session = useSession()
@@ -93,9 +93,9 @@ const isNothing = computed(() => list.value !== null && list.value.added.length 
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
     <template v-if="list">
       <p>
-        {{ figured(list.added.length, 'person', 'people') }} to add, {{ list.changed.length }} to change,
+        {{ pluralise(list.added.length, 'person', 'people') }} to add, {{ list.changed.length }} to change,
         {{ list.same }} as before<template v-if="list.faults.length > 0"
-          >; {{ figured(list.faults.length, 'row stays', 'rows stay') }} out</template
+          >; {{ pluralise(list.faults.length, 'row stays', 'rows stay') }} out</template
         >.
       </p>
       <ul v-if="list.faults.length > 0" class="faults">
@@ -118,7 +118,7 @@ const isNothing = computed(() => list.value !== null && list.value.added.length 
     </ul>
     <template v-if="pins.length > 0">
       <p role="status">
-        {{ figured(pins.length, 'person', 'people') }} added. These first PINs are shown once: give each their own, it
+        {{ pluralise(pins.length, 'person', 'people') }} added. These first PINs are shown once: give each their own, it
         is changed when it is first used.
       </p>
       <table v-columns class="ruled pins">

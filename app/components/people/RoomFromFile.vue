@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BringingInReply } from '#shared/replies/studio-file'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { date } from '~/format/days'
 
 /** A pressroom from a studio file: looked through whole first, then opened by one of its managers. */
@@ -74,8 +74,8 @@ async function take() {
         <dd>{{ read.report.studio }}</dd>
         <dt>Holds</dt>
         <dd>
-          {{ figured(read.report.editions, 'edition') }}, {{ figured(read.report.impressions, 'impression') }},
-          {{ figured(read.report.events, 'event') }}, {{ figured(read.report.pictures, 'picture') }}
+          {{ pluralise(read.report.editions, 'edition') }}, {{ pluralise(read.report.impressions, 'impression') }},
+          {{ pluralise(read.report.events, 'event') }}, {{ pluralise(read.report.pictures, 'picture') }}
         </dd>
         <dt>People</dt>
         <dd>{{ read.report.people }}, without their PINs: you give them new ones</dd>
@@ -90,7 +90,9 @@ async function take() {
       </dl>
       <p v-for="remark in read.report?.remarks" :key="remark" class="soft">{{ remark }}</p>
       <div v-if="read.problemCount > 0" role="alert">
-        <p class="trouble">This file is not taken: {{ figured(read.problemCount, 'problem') }}. Nothing was changed.</p>
+        <p class="trouble">
+          This file is not taken: {{ pluralise(read.problemCount, 'problem') }}. Nothing was changed.
+        </p>
         <ul class="lines">
           <li v-for="(problem, i) in read.problems" :key="i">{{ problem }}</li>
         </ul>

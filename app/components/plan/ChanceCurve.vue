@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useResizeObserver } from '~/composables/resize'
 import { type ChancePoint, drawChance } from '~/drawings/chance'
-import { figured, percent } from '~/drawings/words'
+import { percent } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 const props = defineProps<{
   points: ChancePoint[]
@@ -29,7 +30,7 @@ onMounted(draw)
 watch([() => props.points, () => props.marks, () => props.chosen, width], draw, { flush: 'post' })
 const label = computed(
   () =>
-    `Chance of ${props.goal} good prints against sheets started. ${props.marks.map((mark) => `${mark.sheets} sheets for ${percent(mark.confidence)}`).join(', ')}. Arrow keys read the curve.`,
+    `Chance of ${pluralise(props.goal, 'good print')} against sheets started. ${props.marks.map((mark) => `${pluralise(mark.sheets, 'sheet')} for ${percent(mark.confidence)}`).join(', ')}. Arrow keys read the curve.`,
 )
 </script>
 
@@ -38,7 +39,7 @@ const label = computed(
     <svg ref="svg" role="img" tabindex="0" :aria-label="label" />
     <p class="said" role="status">
       <template v-if="read"
-        >{{ figured(read.sheets, 'sheet') }} started: {{ percent(read.chance) }} chance of {{ goal }}</template
+        >{{ pluralise(read.sheets, 'sheet') }} started: {{ percent(read.chance) }} chance of {{ goal }}</template
       >
     </p>
   </div>

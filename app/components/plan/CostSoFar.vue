@@ -2,7 +2,7 @@
 import { figures } from '#core/edition/count'
 import { isNamed } from '#core/edition/who'
 import type { EditionCostReply } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What the edition has cost so far, and a good print of it, beside what the plan says. */
 const props = defineProps<{
@@ -34,7 +34,7 @@ onMounted(() =>
           : ', since nothing was taken for it yet'
       }}.
       <template v-if="each !== null"
-        >That is <strong>{{ money(each) }}</strong> for each of {{ figured(good, 'good print') }},
+        >That is <strong>{{ money(each) }}</strong> for each of {{ pluralise(good, 'good print') }},
         {{
           props.planned === null
             ? 'with no figure of the plan to hold against it yet'
@@ -43,7 +43,7 @@ onMounted(() =>
       >
       <template v-else>No print is good through every layer yet.</template>
       <span v-if="cost.unpriced > 0" class="soft">
-        {{ figured(cost.unpriced, 'line stands', 'lines stand') }} with nothing, since no price was known.</span
+        {{ pluralise(cost.unpriced, 'line stands', 'lines stand') }} with nothing, since no price was known.</span
       >
     </p>
     <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>

@@ -2,7 +2,8 @@
 import { restsOn } from '#core/plan/pass-rate'
 import type { EditionPlan } from '#core/plan/plan'
 import type { PlanAnswers } from '~/composables/plan-answers'
-import { figured, percent } from '~/drawings/words'
+import { percent } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** What the answers rest on, and what they are reckoned at: in sentences, and stage by stage when one asks. */
 const plan = defineModel<EditionPlan>({ required: true })
@@ -23,7 +24,7 @@ const expectedRate = stated('expected', 25)
 const finishingRate = stated('finishing', 30)
 const proofsWords = (layer: number) => {
   const taken = proofsOf(layer)
-  return taken === 0 ? '' : `; its proofs take ${figured(taken, 'sheet')}`
+  return taken === 0 ? '' : `; its proofs take ${pluralise(taken, 'sheet')}`
 }
 </script>
 
@@ -48,7 +49,7 @@ const proofsWords = (layer: number) => {
           unit="pulls"
           :min="1"
           :max="10000"
-          :words="figured(plan.expected.pulls, 'pull')"
+          :words="pluralise(plan.expected.pulls, 'pull')"
           :disabled="disabled" /></template
       >. Finishing passes {{ percent(finishing.rate) }}, {{ restsOn(finishing, 'sheets') }}; you expect
       <SaidValue
@@ -68,7 +69,7 @@ const proofsWords = (layer: number) => {
           unit="sheets"
           :min="1"
           :max="10000"
-          :words="figured(plan.finishing.pulls, 'sheet')"
+          :words="pluralise(plan.finishing.pulls, 'sheet')"
           :disabled="disabled" /></template
       >.
     </p>
@@ -138,15 +139,15 @@ const proofsWords = (layer: number) => {
         </tbody>
       </table>
       <p>
-        {{ figured(start, 'piece') }} of paper<template v-if="perSheet"
-          >, {{ figured(Math.ceil(start / perSheet), 'large sheet') }} at {{ perSheet }} a sheet</template
+        {{ pluralise(start, 'piece') }} of paper<template v-if="perSheet"
+          >, {{ pluralise(Math.ceil(start / perSheet), 'large sheet') }} at {{ perSheet }} a sheet</template
         ><template v-else>; large sheets once the tear is planned</template>. Ink<template v-if="ink">
           about {{ (ink.grams / layers).toFixed(0) }} g a layer<template v-if="ink.guessed.length > 0">
             (guessed: {{ ink.guessed.join('; ') }})</template
           ></template
         ><template v-else> not known yet: once the image’s size is given, under Paper</template>. About
-        {{ figured(Math.round(pulls), 'pull') }}, {{ ((pulls * plan.rates.minutesPerPull) / 60).toFixed(1) }} hours at
-        the press; {{ figured(Math.round(mean.good), 'good print') }} are to be expected.
+        {{ pluralise(Math.round(pulls), 'pull') }}, {{ ((pulls * plan.rates.minutesPerPull) / 60).toFixed(1) }} hours at
+        the press; {{ pluralise(Math.round(mean.good), 'good print') }} are to be expected.
       </p>
     </details>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { agree, pluralise } from '#core/units/pluralise'
 import { today } from '~/format/days'
 import { type EditionPlan, methods, methodWord } from '#core/plan/plan'
 import { isOpenWork } from '#core/print/series'
@@ -27,7 +28,7 @@ const wordsOf = (all: readonly { value: string; title: string }[], value: string
 const faultOf = (...fields: string[]) => (fields.includes(props.faultField ?? '') ? props.fault : undefined)
 const startFault = computed(() =>
   plan.value.start !== null && plan.value.start < props.wanted
-    ? `${props.wanted} good prints are wanted; they cannot come from ${plan.value.start} sheets.`
+    ? `${pluralise(props.wanted, 'good print')} ${agree(props.wanted, 'is', 'are')} wanted; so many cannot come from ${pluralise(plan.value.start, 'sheet')}.`
     : '',
 )
 const dueFault = computed(() => (plan.value.due !== null && plan.value.due < today() ? 'That day is past.' : ''))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { agree, pluralise } from '#core/units/pluralise'
 import type { EditionPlan } from '#core/plan/plan'
 import type { PlanAnswers } from '~/composables/plan-answers'
 import { chanceWords, percent } from '~/drawings/words'
@@ -31,7 +32,7 @@ const choose = (confidence: number, sheets: number) => {
             type="button"
             :disabled="disabled || sheets === null"
             :aria-pressed="plan.start !== null && plan.start === sheets"
-            :aria-label="`Start ${sheets ?? 'more than 600'} sheets for ${confidence * 100} %`"
+            :aria-label="`Start ${sheets === null ? 'more than 600 sheets' : pluralise(sheets, 'sheet')} for ${confidence * 100} %`"
             @click="choose(confidence, sheets!)"
           >
             {{ sheets ?? '> 600' }}
@@ -54,7 +55,9 @@ const choose = (confidence: number, sheets: number) => {
         >{{ usual }} is the room’s usual {{ percent(edition.studio.confidence) }}: Paper tears as many, until you
         choose.</template
       >
-      <template v-if="proofsTaken > 0">{{ proofsTaken }} of them go to proofs of the later layers.</template>
+      <template v-if="proofsTaken > 0"
+        >{{ proofsTaken }} of them {{ agree(proofsTaken, 'goes', 'go') }} to proofs of the later layers.</template
+      >
       Warm-up pulls are proof paper on top.
     </p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import { pitchFrom } from '#core/press/screws'
 
 /** How far a turn lifts, from two known thicknesses that were just held. */
@@ -31,7 +32,7 @@ const words = (mm: number) => (mm > 0 ? units.thickness(mm) : 'not measured')
           :label="i === 0 ? 'Thin, turns' : 'Thick, turns'"
           :max="60"
           unit="turns"
-          :words="`${one.turns} turns`"
+          :words="pluralise(one.turns, 'turn')"
         />
         and
         <SaidValue

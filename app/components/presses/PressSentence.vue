@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pluralise } from '#core/units/pluralise'
 import { pressKinds, pressWays } from '#core/press/kinds'
 import { type PressDescription, pressUsers } from '#core/stores/press/state'
 
@@ -118,7 +119,7 @@ const bedHeight = bedSide('height')
         may-be-none
         :max="60"
         unit="turns"
-        :words="press.travel === null ? 'turns nobody counted' : `${press.travel} turns`"
+        :words="press.travel === null ? 'turns nobody counted' : pluralise(press.travel, 'turn')"
         :disabled="disabled"
       />, stand
       <SaidValue

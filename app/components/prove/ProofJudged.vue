@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Grade, grades } from '#core/press/dial-in'
 import type { ProofStep } from '#core/run/proof-path'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { gradeWords, inkWords, pressureWords } from '~/drawings/grades'
 
 /** One proof, judged in a sentence: its impression, its ink, what it was rolled up with, its picture. */
@@ -87,7 +87,7 @@ async function keep() {
           :min="1"
           :max="60"
           unit="charges"
-          :words="figured(form.charges, 'charge')"
+          :words="pluralise(form.charges, 'charge')"
           :disabled="disabled"
         />
         and
@@ -97,7 +97,7 @@ async function keep() {
           :min="1"
           :max="60"
           unit="passes"
-          :words="figured(form.passes, 'pass', 'passes')"
+          :words="pluralise(form.passes, 'pass', 'passes')"
           :disabled="disabled"
         />. Noted:
         <SaidValue

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { freeSlots } from '#core/stores/rack/state'
 import type { RackSummary, StackToLay } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Wet sheets that lie in no rack: laid into the next free slots by one touch, or from a slot that is named. */
 const props = defineProps<{ stacks: StackToLay[]; racks: RackSummary[] }>()
@@ -52,7 +52,7 @@ async function lay(stack: StackToLay) {
       <li v-for="stack in stacks" :key="`${stack.editionId} ${stack.layerId}`">
         <span
           ><strong>{{ stack.title }}</strong
-          >, {{ stack.layerName }}: {{ figured(stack.sheetIds.length, 'sheet') }}</span
+          >, {{ stack.layerName }}: {{ pluralise(stack.sheetIds.length, 'sheet') }}</span
         >
         <VBtn class="quiet" :loading="busy" @click="lay(stack)"
           >Lay {{ stack.sheetIds.length === 1 ? 'it' : 'them' }} in</VBtn

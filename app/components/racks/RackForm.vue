@@ -2,7 +2,7 @@
 import { v7 } from 'uuid'
 import { mostInSlot, mostSlots, type RackDescription, type RackKind, rackKinds } from '#core/stores/rack/state'
 import type { RackSummary } from '#shared/replies/replies'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** A rack in a sentence: a new one, or one whose description is put right. */
 const props = defineProps<{ rack?: RackSummary }>()
@@ -57,7 +57,7 @@ async function keep() {
           :min="1"
           :max="mostSlots"
           :unit="plural[form.kind]"
-          :words="figured(form.slots, slotWord[form.kind], plural[form.kind])"
+          :words="pluralise(form.slots, slotWord[form.kind], plural[form.kind])"
           :fault="field === 'slots' ? fault : undefined"
         />, each for
         <SaidValue
@@ -66,7 +66,7 @@ async function keep() {
           :min="1"
           :max="mostInSlot"
           unit="sheets"
-          :words="figured(form.perSlot, 'sheet')"
+          :words="pluralise(form.perSlot, 'sheet')"
         />, standing
         <SaidValue
           v-model="form.place"

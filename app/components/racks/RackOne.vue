@@ -2,7 +2,8 @@
 import type { RackedStack, RackSummary } from '#shared/replies/replies'
 import { slotWords } from '~/drawings/rack'
 import { overprintWords, stageOf } from '~/drawings/drying-words'
-import { ago, figured } from '~/drawings/words'
+import { ago } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** One rack: its slots, and the stacks in them with what they are fit for. */
 const props = defineProps<{ rack: RackSummary; stacks: RackedStack[]; now: number }>()
@@ -41,7 +42,7 @@ async function takeOut(stack: RackedStack) {
     <div class="head">
       <h2>{{ rack.name }}</h2>
       <p class="soft">
-        {{ rack.place }}{{ rack.place ? '; ' : '' }}{{ free }} of {{ figured(rack.slots, 'slot') }} free{{
+        {{ rack.place }}{{ rack.place ? '; ' : '' }}{{ free }} of {{ pluralise(rack.slots, 'slot') }} free{{
           rack.perSlot > 1 ? `, ${rack.perSlot} sheets to a slot` : ''
         }}
         <button v-if="session.isStaff" type="button" class="link" @click="editing = !editing">
@@ -55,7 +56,7 @@ async function takeOut(stack: RackedStack) {
       <li v-for="stack in stacks" :key="`${stack.editionId} ${stack.layerId}`">
         <div>
           <NuxtLink :to="`/editions/${stack.editionId}/dry?layer=${stack.layerId}`">{{ stack.title }}</NuxtLink>,
-          {{ stack.layerName }}: {{ figured(stack.sheets, 'sheet') }} in {{ slotWords(stack.slots) }}, laid in
+          {{ stack.layerName }}: {{ pluralise(stack.sheets, 'sheet') }} in {{ slotWords(stack.slots) }}, laid in
           {{ ago(stack.laidAt, now) }}<br />
           <span class="soft">{{ fitness(stack) }}</span>
         </div>

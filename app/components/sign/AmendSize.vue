@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { numberOnSheet, writtenOtherwise } from '#core/edition/sheet-number'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** The size after a print is signed: changed by an amendment that shows in the record. */
 const edition = useEdition()
@@ -49,7 +49,7 @@ async function putRight() {
     <div class="buttons"><VBtn class="quiet" :loading="busy" @click="amendSize">Amend</VBtn></div>
     <template v-if="otherwise.length > 0">
       <p>
-        {{ figured(otherwise.length, 'signed print') }}
+        {{ pluralise(otherwise.length, 'signed print') }}
         {{ otherwise.length === 1 ? 'is' : 'are' }} pencilled over an earlier size, and stand so in the record.
       </p>
       <div v-if="here.length > 0" class="buttons">

@@ -4,7 +4,7 @@ import { plannedSize } from '#core/edition/numbers'
 import { artistProofWarning } from '#core/plan/plan'
 import { numberAsWritten } from '#core/print/pencil-line'
 import { allSeries, type Series } from '#core/print/series'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Numbers for the prints curated good: seen before they are given, all of them or none. */
 const edition = useEdition()
@@ -124,11 +124,12 @@ async function give() {
         </ol>
       </template>
       <p v-if="series === 'edition' && plan.sizeSchool === 'declared' && left > candidates.length" class="soft">
-        {{ figured(left - candidates.length, 'declared number') }}
+        {{ pluralise(left - candidates.length, 'declared number') }}
         {{ left - candidates.length === 1 ? 'waits' : 'wait' }} unpulled.
       </p>
       <p v-if="leftBack > 0 && !isTyped" class="soft">
-        {{ figured(leftBack, 'print') }} {{ leftBack === 1 ? 'stays' : 'stay' }} back for the proofs that are promised.
+        {{ pluralise(leftBack, 'print') }} {{ leftBack === 1 ? 'stays' : 'stay' }} back for the proofs that are
+        promised.
       </p>
       <p v-if="manyProofs" class="warned">{{ manyProofs }}</p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>

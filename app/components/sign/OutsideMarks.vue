@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { outsideMarks } from '#core/edition/pencil'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** Sheets that are no part of the edition, and the mark each gets, so that nobody takes it for a print. */
 const edition = useEdition()
@@ -41,7 +41,7 @@ const mayMark = computed(() => edition.isTheirs && !state.value.closedAt)
               v-if="row.open.length > 0 && mayMark"
               class="quiet"
               @click="edition.tap('mark-outside', { sheetIds: row.open })"
-              >{{ figured(row.open.length, 'sheet') }} {{ row.open.length === 1 ? 'carries' : 'carry' }} it</VBtn
+              >{{ pluralise(row.open.length, 'sheet') }} {{ row.open.length === 1 ? 'carries' : 'carry' }} it</VBtn
             >
             <template v-else>{{ row.ids.length - row.open.length }} of {{ row.ids.length }}</template>
           </td>

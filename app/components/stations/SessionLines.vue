@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PastSession } from '#core/station/state'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { foundWords, leftWords } from '~/drawings/sessions'
 import { moment } from '~/format/days'
 
@@ -27,7 +27,7 @@ const isWrong = ({ found, left }: PastSession) =>
           found {{ foundWords(one.found.items) }}<template v-if="one.found.note">: {{ one.found.note }}</template></span
         ><br />
         <template v-for="printed in one.left.used.printed" :key="printed.editionStream + printed.layerId"
-          >{{ printed.title }}, {{ printed.layerName }}, {{ figured(printed.pulls, 'pull') }}. </template
+          >{{ printed.title }}, {{ printed.layerName }}, {{ pluralise(printed.pulls, 'pull') }}. </template
         ><template v-if="inksOf(one).length > 0">Inks: {{ inksOf(one).join(', ') }}.</template></span
       >
       <span

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { CoursesReply } from '#shared/replies/replies'
 import { meetingWords } from '~/drawings/class-words'
-import { figured, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** The classes of the room: who teaches, when they meet. */
 useHead({ title: 'Class · Ample Tally' })
@@ -18,7 +19,7 @@ const mine = (editions: readonly { editionId: string; personIds: string[] }[]) =
   <div>
     <div class="page-head">
       <h1>Class</h1>
-      <p v-if="reply" class="told">{{ figured(reply.courses.length, 'class', 'classes') }}</p>
+      <p v-if="reply" class="told">{{ pluralise(reply.courses.length, 'class', 'classes') }}</p>
       <VBtn v-if="session.isStaff" class="right" @click="adding = !adding">{{
         adding ? 'Leave the new class' : 'Begin a class'
       }}</VBtn>
@@ -43,7 +44,7 @@ const mine = (editions: readonly { editionId: string; personIds: string[] }[]) =
             {{
               [
                 course.term,
-                figured(course.studentIds.length, 'student'),
+                pluralise(course.studentIds.length, 'student'),
                 listed(course.instructorIds.map((id) => session.nameOf(id))),
                 ...course.meets.map(meetingWords),
               ]

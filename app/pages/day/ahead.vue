@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { momentWords } from '#core/time/room-clock'
 import type { EditionStanding } from '#core/schedule/standing'
-import { counted, figured } from '~/drawings/words'
+import { counted } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** The timetable: what is still to be done for every edition, placed ahead into the hours of the room. */
 useHead({ title: 'Timetable · Ample Tally' })
@@ -40,7 +41,7 @@ const late = computed(() => (editions.value ?? []).filter(({ late, end }) => lat
 const lateWords = (minutes: number) =>
   minutes < 1440
     ? `${Math.max(1, Math.round(minutes / 60))} h late`
-    : `${figured(Math.ceil(minutes / 1440), 'day')} late`
+    : `${pluralise(Math.ceil(minutes / 1440), 'day')} late`
 function toldOf({ end, due, late: by }: EditionStanding): string {
   if (end === null) return 'does not fit'
   if (due === null) return `over ${dayOf(end)}`
@@ -73,7 +74,7 @@ const choose = (editionId: string) =>
         <SaidValue v-model="mineOnly" label="Whose editions" kind="choice" :options="whose" :words="mineOnly" />
         editions: {{ counted(shown.length, 'edition') }} with
         {{
-          figured(
+          pluralise(
             shown.reduce((sum, one) => sum + one.tasks.length, 0),
             'thing',
           )
@@ -108,11 +109,11 @@ const choose = (editionId: string) =>
         </template>
       </WeeksDrawing>
       <p v-if="tooFew" class="warn">
-        With what is booked {{ figured(tooFew.sheets, 'sheet') }} dry at once on {{ dayOf(tooFew.at) }}; the racks hold
-        {{ reply.racks.slots }}. <NuxtLink to="/day">Move a booking</NuxtLink>.
+        With what is booked {{ pluralise(tooFew.sheets, 'sheet') }} dry at once on {{ dayOf(tooFew.at) }}; the racks
+        hold {{ reply.racks.slots }}. <NuxtLink to="/day">Move a booking</NuxtLink>.
       </p>
       <p v-if="isImproving && editions" class="soft improving" role="status">
-        Looking for a better order, {{ figured(round, 'better one') }} found so far.
+        Looking for a better order, {{ pluralise(round, 'better one') }} found so far.
         <button type="button" class="link" @click="stop">Stop here</button>
       </p>
     </template>

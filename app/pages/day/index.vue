@@ -6,7 +6,7 @@ import type { Booking, CalendarState } from '#core/calendar/state'
 import type { CalendarReply } from '#shared/replies/calendar'
 import type { BookingTold } from '~/components/day/BookingForm.vue'
 import { weekWords } from '~/drawings/day-sheet'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { weekday } from '~/format/days'
 
 /** The day sheet: who has which press or place when, moved by hand, and how the day could be ordered better. */
@@ -167,7 +167,7 @@ const hoursWords = computed(() => {
   <div>
     <div class="page-head">
       <h1>{{ dayWords }}</h1>
-      <p class="told"><template v-if="day === today">today, </template>{{ figured(booked.length, 'booking') }}</p>
+      <p class="told"><template v-if="day === today">today, </template>{{ pluralise(booked.length, 'booking') }}</p>
       <VBtn class="quiet right no-print" @click="goTo(clock.later(day, -1))">The day before</VBtn>
       <VBtn v-if="day !== today" class="quiet no-print" @click="goTo(today)">Today</VBtn>
       <VBtn class="quiet no-print" @click="goTo(clock.later(day, 1))">The day after</VBtn>
@@ -246,7 +246,7 @@ const hoursWords = computed(() => {
       <FoldedPart
         class="no-print"
         title="Days shut and away"
-        :words="`${figured(calendar.closures.length, 'closure')} known`"
+        :words="`${pluralise(calendar.closures.length, 'closure')} known`"
       >
         <DaysShut :calendar="calendar" @done="load" />
       </FoldedPart>

@@ -4,7 +4,8 @@ import { careWithInk } from '#core/care/cards'
 import { cardOf } from '#core/ink/draw-down'
 import { starterInks } from '#core/ink/pigments'
 import type { TubSummary } from '#shared/replies/replies'
-import { ago, figured, grams } from '~/drawings/words'
+import { ago, grams } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { date } from '~/format/days'
 
 useHead({ title: 'Ink slab · Ample Tally' })
@@ -108,8 +109,8 @@ function tubDone() {
     <div class="page-head">
       <h1>Ink slab</h1>
       <p class="told">
-        {{ figured(batches.filter((b) => b.left > 0).length, 'batch', 'batches') }} to hand,
-        {{ figured(tubs.length, 'ink') }} on the shelf
+        {{ pluralise(batches.filter((b) => b.left > 0).length, 'batch', 'batches') }} to hand,
+        {{ pluralise(tubs.length, 'ink') }} on the shelf
       </p>
       <VBtn class="right" to="/ink/mix">Mix a batch</VBtn>
     </div>

@@ -4,7 +4,8 @@ import { v7 } from 'uuid'
 import { pressWays } from '#core/press/kinds'
 import { type PressDescription, pressDefaults, rateOn } from '#core/stores/press/state'
 import { readingWords } from '#core/press/screws'
-import { ago, figured } from '~/drawings/words'
+import { ago } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** The presses of the room, what is set up on each, and the drawer of packing they share. */
 useHead({ title: 'Presses · Ample Tally' })
@@ -50,7 +51,7 @@ async function add() {
   <div>
     <div class="page-head">
       <h1>Presses</h1>
-      <p class="told">{{ figured(supplies.presses.length, 'press', 'presses') }} in the room</p>
+      <p class="told">{{ pluralise(supplies.presses.length, 'press', 'presses') }} in the room</p>
       <VBtn class="quiet right" to="/losses">Losses</VBtn>
       <VBtn class="quiet" to="/finder">Fault finder</VBtn>
       <VBtn v-if="session.isStaff" @click="adding = !adding">{{ adding ? 'Leave the new press' : 'Add a press' }}</VBtn>

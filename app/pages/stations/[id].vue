@@ -5,7 +5,8 @@ import type { InkFamily } from '#core/ink/family'
 import { pressWays } from '#core/press/kinds'
 import { nothingUsed } from '#core/station/state'
 import type { StationReply } from '#shared/replies/replies'
-import { ago, figured } from '~/drawings/words'
+import { ago } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { foundWords, leftWords } from '~/drawings/sessions'
 
 /** A press or another station as the next person finds it: who is there, how it was left, and the session opened or closed. */
@@ -104,7 +105,7 @@ const asItSeems = ref(false)
         <p v-if="!open && last?.left.note" class="soft">“{{ last.left.note }}”</p>
         <p v-if="open && used.printed.length > 0" class="soft">
           <template v-for="one in used.printed" :key="one.layerId"
-            >{{ one.title }}, {{ one.layerName }}: {{ figured(one.pulls, 'pull') }}.&#32;</template
+            >{{ one.title }}, {{ one.layerName }}: {{ pluralise(one.pulls, 'pull') }}.&#32;</template
           >
         </p>
         <BookedHere :place-id="id" />

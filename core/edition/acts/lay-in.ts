@@ -1,3 +1,4 @@
+import { agree, pluralise } from '../../units/pluralise'
 import { defineAct, defineEvent } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
@@ -99,7 +100,7 @@ function slotsFor(rack: RackState, pieces: number, from: number | null): { slots
   if (free.length < needed)
     return refuse(
       'rack-full',
-      `${rack.name} has ${free.length} free ${free.length === 1 ? 'slot' : 'slots'}${from === null ? '' : ` from ${from} on`}; ${pieces === 1 ? 'this piece needs 1' : `these ${pieces} pieces need ${needed}`}. Take something out, or use another.`,
+      `${rack.name} has ${pluralise(free.length, 'free slot')}${from === null ? '' : ` from ${from} on`}; ${pluralise(pieces, 'piece')} ${agree(pieces, 'needs', 'need')} ${needed}. Take something out, or use another.`,
       'from',
     )
   return { slots: free.slice(0, needed) }

@@ -1,3 +1,4 @@
+import { agree, pluralise } from '../../units/pluralise'
 import { defineAct, defineEvent } from '../../ground/act'
 import { type Context, streamId } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
@@ -115,7 +116,7 @@ function countsFault(edition: EditionState, lot: LotState, data: Tear): Refused 
   if (data.lotSheets > pieces)
     return refuse(
       'lot-sheets-range',
-      `${data.lotSheets} large sheets cannot give only ${pieces} pieces. Count again.`,
+      `${pluralise(data.lotSheets, 'large sheet')} cannot give only ${pluralise(pieces, 'piece')}. Count again.`,
       'lotSheets',
     )
   return null
@@ -145,7 +146,7 @@ function rationFault(
   if (lotSheets <= inHand(ration)) return null
   return refuse(
     'more-than-in-hand',
-    `${inHand(ration)} sheets of ${lot.name} are in the person’s hands; ${lotSheets} were torn. Give out more first, or tear from the shelf.`,
+    `${pluralise(inHand(ration), 'sheet')} of ${lot.name} ${agree(inHand(ration), 'is', 'are')} in the person’s hands; ${lotSheets} ${agree(lotSheets, 'was', 'were')} torn. Give out more first, or tear from the shelf.`,
     'lotSheets',
   )
 }

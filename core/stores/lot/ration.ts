@@ -1,3 +1,4 @@
+import { agree, pluralise } from '../../units/pluralise'
 import { changed, replacedWhere } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
 import { type LotState, putAside, type Ration, rationOf } from './state'
@@ -24,7 +25,11 @@ export function releaseFault(
   if (!ration) return unknownRation()
   const kept = ration.sheets - ration.released
   if (sheets <= kept) return null
-  return refuse('more-than-put-aside', `${kept} sheets are still put aside; ${sheets} cannot be given out.`, 'sheets')
+  return refuse(
+    'more-than-put-aside',
+    `${pluralise(kept, 'sheet')} ${agree(kept, 'is', 'are')} still put aside; ${sheets} cannot be given out.`,
+    'sheets',
+  )
 }
 
 /** Why so many sheets cannot be put aside, or null. */
@@ -33,7 +38,7 @@ export function rationFault(lot: LotState, sheets: number): Refused | null {
   if (sheets <= free) return null
   return refuse(
     'stock-short',
-    `${free} sheets of ${lot.name} are on the shelf and not put aside; ${sheets} were asked for. Count the lot if the book is wrong.`,
+    `${pluralise(free, 'sheet')} of ${lot.name} ${agree(free, 'is', 'are')} on the shelf and not put aside; ${sheets} ${agree(sheets, 'was', 'were')} asked for. Count the lot if the book is wrong.`,
     'sheets',
   )
 }

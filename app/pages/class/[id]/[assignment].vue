@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { assignmentOf } from '#core/course/state'
 import type { CourseReply } from '#shared/replies/replies'
-import { figured, listed } from '~/drawings/words'
+import { listed } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { date, dueIn } from '~/format/days'
 
 /** One assignment of a class: what it asks, who has begun, what is handed in, and who gets whose print. */
@@ -42,7 +43,7 @@ const names = (ids: readonly string[]) => listed(ids.map((one) => session.nameOf
               <NuxtLink :to="`/editions/${bench.editionId}/class`">{{ names(bench.personIds) }}</NuxtLink>
               <span v-if="bench.handedIn"
                 >{{ date(bench.handedIn.at)
-                }}{{ bench.comments > 0 ? `, ${figured(bench.comments, 'comment')}` : ', not looked at yet' }}</span
+                }}{{ bench.comments > 0 ? `, ${pluralise(bench.comments, 'comment')}` : ', not looked at yet' }}</span
               >
               <span v-else class="soft">not yet: {{ bench.layer?.good ?? bench.good }} of {{ bench.goal }} good</span>
             </li>
@@ -58,7 +59,7 @@ const names = (ids: readonly string[]) => listed(ids.map((one) => session.nameOf
         />
         <FoldedPart
           title="What it asks"
-          :words="`${figured(assignment.plan.size, 'print')} each, ${assignment.gates.length} gates, ${figured(assignment.pictures.length, 'picture')} to hand in.`"
+          :words="`${pluralise(assignment.plan.size, 'print')} each, ${assignment.gates.length} gates, ${pluralise(assignment.pictures.length, 'picture')} to hand in.`"
           :missing="benches.length === 0"
         >
           <AssignmentForm :key="course.seq" :course="course" :assignment="assignment" @done="load" />

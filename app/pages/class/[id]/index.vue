@@ -4,7 +4,8 @@ import { byTheBell } from '#core/run/bell'
 import type { InClass } from '#core/run/in-class'
 import type { CourseReply, CoursesReply } from '#shared/replies/replies'
 import { helpWords, meetingOn, meetingWords, timeOn } from '~/drawings/class-words'
-import { figured, howLong, listed, percent } from '~/drawings/words'
+import { howLong, listed, percent } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 
 /** A class at its benches: who asks, how each stands, who will not be done by the bell, and what recurs. */
 const route = useRoute()
@@ -66,7 +67,7 @@ function assigned() {
       <div class="page-head">
         <h1>{{ course.name }}</h1>
         <p class="told">
-          {{ [course.term, figured(course.studentIds.length, 'student')].filter(Boolean).join(' · ') }}
+          {{ [course.term, pluralise(course.studentIds.length, 'student')].filter(Boolean).join(' · ') }}
         </p>
         <p class="bell">
           <SaidValue
@@ -82,7 +83,7 @@ function assigned() {
       <section v-if="asks.length > 0" class="part" aria-labelledby="asks">
         <div class="part-head">
           <h2 id="asks">Who asks</h2>
-          <p>{{ figured(asks.length, 'ask') }}, the longest wait first</p>
+          <p>{{ pluralise(asks.length, 'ask') }}, the longest wait first</p>
         </div>
         <ul class="lines">
           <AskLine
@@ -168,7 +169,7 @@ function assigned() {
         <ul class="lines">
           <li v-for="one in course.assignments" :key="one.id">
             <NuxtLink :to="`/class/${id}/${one.id}`">{{ one.title }}</NuxtLink>,
-            {{ figured(one.editions.length, 'edition') }}
+            {{ pluralise(one.editions.length, 'edition') }}
           </li>
         </ul>
         <AssignmentForm v-if="adding || course.assignments.length === 0" :course="course" @done="assigned" />

@@ -2,7 +2,7 @@
 import { layerDrying, undriedUnder } from '#core/edition/wet'
 import { isLastLayer } from '#core/edition/layer'
 import type { Moment } from '#core/drying/moments'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { overprintWords, stageOf } from '~/drawings/drying-words'
 import { momentWords } from '~/drawings/drying'
 
@@ -74,10 +74,10 @@ const hoursWords = (hours: number) =>
         <p class="soft">
           From the last pull, {{ hoursWords(Math.max(0, told.hours)) }} ago, for {{ told.by.family }} ink of about
           {{ told.by.film }} µm{{ told.by.isDamp ? ' on damp paper' : ''
-          }}{{ told.by.beneath > 0 ? `, over ${figured(told.by.beneath, 'layer')}` : '' }};
+          }}{{ told.by.beneath > 0 ? `, over ${pluralise(told.by.beneath, 'layer')}` : '' }};
           {{
             told.tests > 0
-              ? `it rests on ${figured(told.tests, 'touch test')} of this room and a guess worth three`
+              ? `it rests on ${pluralise(told.tests, 'touch test')} of this room and a guess worth three`
               : 'a guess until the room’s own touch tests say better'
           }}. Dashed: perhaps. Filled: surely.
         </p>
@@ -111,7 +111,7 @@ const hoursWords = (hours: number) =>
           <VBtn
             v-if="undried.length > 0 && !disabled"
             @click="edition.tap('declare-dry', { layerId, sheetIds: undried })"
-            >Declare {{ figured(undried.length, 'sheet') }} dry</VBtn
+            >Declare {{ pluralise(undried.length, 'sheet') }} dry</VBtn
           >
           <span v-else-if="undried.length === 0" class="soft">Every sheet of this layer is declared dry.</span>
           <VBtn class="quiet" to="/racks">To the racks</VBtn

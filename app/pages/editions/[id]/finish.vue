@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { agree, pluralise } from '#core/units/pluralise'
 import { batchesOf, sheetLaidOut } from '#core/edition/finishing'
 import { finishingStanding } from '#core/run/finishing-left'
 import { stepsOf } from '#core/finish/plan'
@@ -19,7 +20,7 @@ const answer = computed(() => {
   if (finished === of) return of === 1 ? 'The print is finished.' : `All ${of} prints are finished.`
   const left = minutesLeft > 0 ? `: ${howLong(minutesLeft)} still` : ''
   const beside = unknown.length > 0 && unknown.length < steps.value.length ? `, and ${listed(unknown)}` : ''
-  return `${finished} of ${of} prints are finished${left}${minutesLeft > 0 ? beside : ''}.`
+  return `${finished} of ${pluralise(of, 'print')} ${agree(finished, 'is', 'are')} finished${left}${minutesLeft > 0 ? beside : ''}.`
 })
 </script>
 

@@ -8,7 +8,8 @@ import { gateOf, toRead } from '#core/run/gate'
 import { inkKnown } from '#core/run/ink-standing'
 import { inkNeed, perPull } from '#core/run/ink-need'
 import { outlook, stackOf } from '#core/run/outlook'
-import { chanceWords, figured, grams, howLong, percent } from '~/drawings/words'
+import { chanceWords, grams, howLong, percent } from '~/drawings/words'
+import { agree, pluralise } from '#core/units/pluralise'
 
 /** Before the block of a reduction is cut to its next state: what is alive, what would be left behind, and both chances. */
 const edition = useEdition()
@@ -135,7 +136,7 @@ onMounted(() => {
           preserveAspectRatio="xMinYMid meet"
           :viewBox="`0 0 ${Math.max(1, stack.length) * 12} 34`"
           role="img"
-          :aria-label="`${edition.at?.alive} sheets alive, ${edition.at?.doubtful} of them doubtful; ${gate.waiting} wait for ${layer.name}`"
+          :aria-label="`${pluralise(edition.at?.alive ?? 0, 'sheet')} alive, ${edition.at?.doubtful} of them doubtful; ${gate.waiting} ${agree(gate.waiting, 'waits', 'wait')} for ${layer.name}`"
         >
           <g v-for="(kind, i) in stack" :key="i" :class="kind" :transform="`translate(${i * 12}, 0)`">
             <rect x="1" y="4" width="8" height="26" />
@@ -169,7 +170,7 @@ onMounted(() => {
           <strong>{{ chanceWords(gate.pulledFirst, gate.isRough) }}</strong>. Without the doubtful:
           <strong>{{ chanceWords(look.chanceWithoutDoubtful, look.isRough) }}</strong>.
           <template v-if="gate.laterProofs > 0"
-            >Proofs of the layers to come take about {{ figured(gate.laterProofs, 'sheet') }}; that is reckoned
+            >Proofs of the layers to come take about {{ pluralise(gate.laterProofs, 'sheet') }}; that is reckoned
             with.</template
           >
         </p>

@@ -8,7 +8,8 @@ import { isOpenWork } from '#core/print/series'
 import { layersPulled } from '#core/run/outlook'
 import { sheetsToStart } from '#core/run/sheets-to-start'
 import type { GivenOfPiece } from '~/composables/piece-margins'
-import { figured, percent } from '~/drawings/words'
+import { percent } from '~/drawings/words'
+import { agree, pluralise } from '#core/units/pluralise'
 
 const edition = useEdition()
 const session = useSession()
@@ -58,10 +59,11 @@ const wanted = computed(() => toStart.value.sheets ?? goal(edition.state!.plan!)
 const wantedWords = computed(() => {
   if (isOpenWork(edition.state!.plan)) return 'Open work takes as many pieces as are torn for it'
   const { sheets, by, confidence } = toStart.value
-  if (sheets === null) return `${wanted.value} good prints are wanted; more than 600 sheets would be needed to be sure`
+  if (sheets === null)
+    return `${pluralise(wanted.value, 'good print')} ${agree(wanted.value, 'is', 'are')} wanted; more than 600 sheets would be needed to be sure`
   return by === 'printer'
-    ? `${figured(sheets, 'sheet')} ${sheets === 1 ? 'is' : 'are'} to be started, as the printer chose under Plan`
-    : `${figured(sheets, 'sheet')} ${sheets === 1 ? 'is' : 'are'} to be started: the room’s usual ${percent(confidence)} chance of ${goal(edition.state!.plan!)}, until Plan says otherwise`
+    ? `${pluralise(sheets, 'sheet')} ${sheets === 1 ? 'is' : 'are'} to be started, as the printer chose under Plan`
+    : `${pluralise(sheets, 'sheet')} ${sheets === 1 ? 'is' : 'are'} to be started: the room’s usual ${percent(confidence)} chance of ${goal(edition.state!.plan!)}, until Plan says otherwise`
 })
 /** Pieces that are still to tear, each of as many images as it holds; once all is torn, those of the whole edition. */
 const stillToTear = computed(() => {
@@ -121,7 +123,7 @@ async function counted() {
         </p>
         <p>{{ wantedWords }}; {{ edition.state!.made }} torn so far.</p>
         <p v-if="imagesOn(piece.images) > 1">
-          {{ imagesOn(piece.images) }} images to a piece: {{ figured(stillToTear, 'piece') }} to tear. Pencil a serial
+          {{ imagesOn(piece.images) }} images to a piece: {{ pluralise(stillToTear, 'piece') }} to tear. Pencil a serial
           beside each image: they are counted one by one, and keep their serials when they are cut apart.
         </p>
         <p v-if="piece.sheet.width <= 0" class="soft">
@@ -159,7 +161,7 @@ async function counted() {
       </OpenForm>
     </FoldedPart>
     <p v-if="lot && lot.left < 0" class="trouble">
-      The book is {{ figured(-lot.left, 'sheet') }} short of {{ lot.name }}: more were torn than it knew of. Count the
+      The book is {{ pluralise(-lot.left, 'sheet') }} short of {{ lot.name }}: more were torn than it knew of. Count the
       lot.
     </p>
     <div class="buttons others">

@@ -4,7 +4,7 @@ import type { EditionPlan } from '#core/plan/plan'
 import { planChanges } from '#core/plan/changes'
 import { paperAPrint } from '#core/run/step-cost'
 import { imagesOn, pieceSize } from '#core/paper/piece'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { date } from '~/format/days'
 
 const edition = useEdition()
@@ -175,7 +175,9 @@ async function addLayer() {
         <li v-for="(earlier, i) in versions" :key="i">
           {{ date(earlier.at) }}, {{ doerWords(earlier, session.nameOf) }},
           {{
-            earlier.sheetsTorn > 0 ? `with ${figured(earlier.sheetsTorn, 'sheet')} torn` : 'before any sheet was torn'
+            earlier.sheetsTorn > 0
+              ? `with ${pluralise(earlier.sheetsTorn, 'sheet')} torn`
+              : 'before any sheet was torn'
           }}. {{ earlier.changes }}<span v-if="earlier.reason" class="soft"> · {{ earlier.reason }}</span>
         </li>
       </ul>

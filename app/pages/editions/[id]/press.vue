@@ -5,7 +5,7 @@ import { sectionOf } from '#core/edition/section'
 import { edgeDoubt, edgeFault, pinsUnknown } from '#core/press/edges'
 import { hasRoller } from '#core/press/kinds'
 import { readingWords } from '#core/press/screws'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { setUpsOf } from '#core/run/set-ups'
 import type { ScrewSetting } from '#core/press/stack'
 
@@ -255,7 +255,7 @@ async function set() {
               {{ one.setup.note }}</span
             ></span
           >
-          <span>{{ one.good }} good, {{ one.doubtful }} doubtful, {{ figured(one.rejects, 'reject') }}</span>
+          <span>{{ one.good }} good, {{ one.doubtful }} doubtful, {{ pluralise(one.rejects, 'reject') }}</span>
           <span v-if="!one.isInForce" class="soft"
             >since then: {{ one.since.length > 0 ? one.since.join('; ') : 'nothing' }}</span
           >

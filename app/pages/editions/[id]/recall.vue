@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { hasRoller } from '#core/press/kinds'
-import { figured } from '~/drawings/words'
+import { pluralise } from '#core/units/pluralise'
 import { date } from '~/format/days'
 import { type CardPaper, recallPdf } from '~/drawings/recall-pdf'
 
@@ -102,7 +102,7 @@ const print = () =>
           <h3>What went wrong, what mended it</h3>
           <p v-if="card.faults.length === 0" class="soft">Nothing was noted.</p>
           <p v-for="one in card.faults" :key="one.words">
-            {{ one.words }}, {{ figured(one.times, 'time')
+            {{ one.words }}, {{ pluralise(one.times, 'time')
             }}<template v-if="one.mended.length > 0">; mended by {{ one.mended.join(', ') }}</template>
           </p>
         </div>

@@ -1,3 +1,4 @@
+import { agree, pluralise } from '../../../units/pluralise'
 import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
@@ -29,7 +30,7 @@ export const returnPaper = defineAct(lot, 'return-paper', anyone, {
     if (data.sheets > inHand(ration))
       return refuse(
         'more-than-in-hand',
-        `${inHand(ration)} sheets are in the person’s hands; ${data.sheets} cannot come back.`,
+        `${pluralise(inHand(ration), 'sheet')} ${agree(inHand(ration), 'is', 'are')} in the person’s hands; ${data.sheets} cannot come back.`,
         'sheets',
       )
     return [paperReturned.on(lot, data)]
