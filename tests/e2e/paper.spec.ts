@@ -47,7 +47,7 @@ test('one layer, even margins and a heavier foot: planned, torn and printed to t
   await page.keyboard.press('ArrowRight')
   await expect(page.getByText(`${sheets + 1} sheets started:`)).toBeVisible()
   await say(page, 'Sheets started', '20')
-  await expect(page.getByText('they cannot come from 20 sheets')).toBeVisible()
+  await expect(page.getByText('so many cannot come from 20 sheets')).toBeVisible()
   // With the keyboard alone: Enter opens, arrows change, Escape leaves it as it was; what is no number says so.
   await page.getByRole('button', { name: 'Prints: 20' }).focus()
   await page.keyboard.press('Enter')
