@@ -1,10 +1,10 @@
 import type { Zone } from '../time/zone'
 import { type CalendarState, emptyCalendar } from './state'
 
-/** What a calendar says of which nobody said anything. */
+/** The zone of a calendar that was never set. */
 const unsaid = emptyCalendar().timeZone
 
-/** A zone as it is kept once somebody said it: the same clock, by a name of its own where it is the one of nobody. */
+/** A zone as it is kept when a person sets it: UTC by its other name, so that it differs from one never set. */
 export const saidZone = (zone: Zone): Zone => (zone === unsaid ? 'Etc/UTC' : zone)
 
 /**

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { dayOfLocal } from '#core/time/room-day'
-import { today } from '~/format/days'
 import type { CalendarState, Closure } from '#core/calendar/state'
 import { spanOf } from '#core/calendar/free'
 import { spanOfClosure } from '#core/calendar/hours'
 import { closuresIn } from '~/drawings/calendar-in'
 import { pluralise } from '#core/units/pluralise'
-import { day } from '~/format/days'
+import { day, today } from '~/format/days'
 
 /** Days on which the room is shut, or somebody away; and closures from a calendar file. */
 const props = defineProps<{ calendar: CalendarState }>()
@@ -15,11 +14,10 @@ const session = useSession()
 const { busy, fault, giving } = useGiving()
 const bringing = useGiving()
 const clock = useRoomClock(() => props.calendar)
-const now = today()
 const blank = () => ({
   who: session.isStaff ? '' : (session.person?.id ?? ''),
-  from: now as string | null,
-  last: now as string | null,
+  from: today() as string | null,
+  last: today() as string | null,
   why: '',
 })
 const form = ref(blank())
@@ -34,7 +32,7 @@ const whoWords = (personId: string | null) => (personId ? session.nameOf(personI
 const dayWords = (on: string | null) => day(on) || 'some day'
 const toCome = computed(() =>
   [...props.calendar.closures]
-    .filter(({ until }) => dayOfLocal(until) >= now)
+    .filter(({ until }) => dayOfLocal(until) >= today())
     .sort((a, b) => a.from.localeCompare(b.from)),
 )
 /** Whole days are said without the hours. */

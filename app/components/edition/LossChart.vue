@@ -26,11 +26,10 @@ const rows = computed(() =>
 )
 const finder = (fault: string) => `/finder?edition=${edition.id}&layer=${props.layerId}&fault=${fault}`
 
-const now = today()
 /** The press's own rate of today, where it has one. */
 const hourOf = (pressId: string) => {
   const press = supplies.presses.find(({ id }) => id === pressId)
-  return press ? rateOn(press.rates, now) : null
+  return press ? rateOn(press.rates, today()) : null
 }
 const needs = computed(() => {
   const layer = layerOf(state.value, props.layerId)

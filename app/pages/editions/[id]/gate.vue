@@ -170,8 +170,8 @@ onMounted(() => {
           <strong>{{ chanceWords(gate.pulledFirst, gate.isRough) }}</strong>. Without the doubtful:
           <strong>{{ chanceWords(look.chanceWithoutDoubtful, look.isRough) }}</strong>.
           <template v-if="gate.laterProofs > 0"
-            >Proofs of the layers to come take about {{ pluralise(gate.laterProofs, 'sheet') }}; that is reckoned
-            with.</template
+            >Proofs of later layers take about {{ pluralise(gate.laterProofs, 'sheet') }}; the chance allows for
+            them.</template
           >
         </p>
         <p v-if="!edition.isTheirs" class="soft">Those named on the edition and staff decide it.</p>
