@@ -193,4 +193,30 @@ describe('a dead server', () => {
     expect(again.state!.pulls).toHaveLength(2)
     expect(again.unsent).toBe(1)
   })
+
+  it('between storing a tap and answering it leaves one stroke, also after a reload', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    const edition = await opened()
+    await vi.advanceTimersByTimeAsync(1000)
+    vi.useRealTimers()
+    await vi.waitUntil(async () => (await (await kept()).count('copies')) > 0)
+    server.answer = async (method, path, body) => {
+      // Stored, and told to everybody; then it dies before it answers.
+      await answer(method, path, body)
+      SpokenStream.open[0]?.say('stored', eventsOf().at(-1))
+      return 'unreachable'
+    }
+    await edition.tap('pull', table.pullData(1))
+    await vi.waitUntil(() => edition.stored!.pulls.length === 1)
+    await vi.waitUntil(async () => (await (await kept()).count('since')) === 1)
+    server = browserGlobals()
+    const again = useEdition()
+    useSession().session = { person: { id: 'p1', name: 'Ansa', role: 'manager', active: true } } as never
+    const { useOutbox } = await import('./outbox')
+    await useOutbox().load()
+    await again.open('e1')
+    expect(again.state!.pulls).toHaveLength(1)
+    expect(again.unsent).toBe(0)
+    expect(useOutbox().unsent).toBe(0)
+  })
 })

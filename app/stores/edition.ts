@@ -135,6 +135,8 @@ export const useEdition = defineStore('edition', () => {
         (state, event) => (event.seq === state.seq + 1 ? evolve(state, event) : state),
         broughtUpToDate(copy.state),
       )
+      const known = new Set(since.map(({ commandId }) => commandId))
+      leaveOut((commandId) => known.has(commandId))
       live.follow(copy.position)
     }
   }
@@ -144,9 +146,15 @@ export const useEdition = defineStore('edition', () => {
     stored.value = next
     // What was fetched may be older than an answer: a tap stays on top of it until the state that holds it is here.
     const isIn = (commandId: string) => next.seq >= (answered.value.get(commandId) ?? Number.POSITIVE_INFINITY)
-    pending.value = pending.value.filter(({ commandId }) => !isIn(commandId) && pullOf(next, commandId) === undefined)
+    leaveOut(isIn)
     answered.value = new Map([...answered.value].filter(([commandId]) => !isIn(commandId)))
     copying.soon(id.value)
+  }
+
+  /** Taps that the stored state holds are shown no more on top of it. */
+  function leaveOut(isIn: (commandId: string) => boolean): void {
+    const held = stored.value!
+    pending.value = pending.value.filter(({ commandId }) => !isIn(commandId) && pullOf(held, commandId) === undefined)
   }
 
   function onStored(event: LedgerEvent): void {

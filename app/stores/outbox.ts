@@ -7,6 +7,7 @@ import { api, ApiError } from '~/composables/api'
 import { keepAnswered } from '~/outbox/answered'
 import { askToPersist, type Outgoing, type Refused, withKept } from '~/outbox/kept'
 import { outboxWire } from '~/outbox/wire'
+import { useLive } from './live'
 import { useSession } from './session'
 
 export type Answered = (command: CommandRequest, result: { reply: CommandReply } | { error: ApiError }) => void
@@ -165,6 +166,15 @@ export const useOutbox = defineStore('outbox', () => {
     return unreachable || status >= 500 || status === 401 || status === 429 || reply.code === 'change-secret'
   }
 
+  /** Heard of as stored before its answer came, which may be lost: a page loaded meanwhile must not show it twice. */
+  function takeOffDisk(commandId: string, position: number): void {
+    const heard = waiting.value.find((one) => one.commandId === commandId)
+    if (!heard || isUnwritten(heard)) return
+    const { order, ...command } = heard
+    void keepAnswered({ command, position, lineage: session.lineage })
+    void withKept((db) => db.delete('outbox', order!)).catch(sayNotKept)
+  }
+
   async function keepRefused(entry: Refused): Promise<void> {
     refused.value = [...refused.value, entry]
     await withKept((db) => db.add('refused', entry)).catch(sayNotKept)
@@ -208,6 +218,8 @@ export const useOutbox = defineStore('outbox', () => {
     listeners.add(listener)
     return () => void listeners.delete(listener)
   }
+
+  useLive().listen(({ commandId, position }) => takeOffDisk(commandId, position))
 
   if (import.meta.client) {
     window.addEventListener('online', () => void send())
