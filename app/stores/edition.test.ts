@@ -204,7 +204,7 @@ describe('a dead server', () => {
       // Stored, and told to everybody; then it dies before it answers.
       await answer(method, path, body)
       SpokenStream.open[0]?.say('stored', eventsOf().at(-1))
-      return 'unreachable'
+      return 'unreachable' as const
     }
     await edition.tap('pull', table.pullData(1))
     await vi.waitUntil(() => edition.stored!.pulls.length === 1)
