@@ -13,6 +13,10 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
+    // Each page would fetch the whole shell ahead; tests that start without the server ask for it.
+    serviceWorkers: 'block',
+    // Nothing waits for a fade.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -7,12 +7,15 @@ import { countEdition } from '#core/edition/count'
 import { placeOf } from '#core/edition/places'
 import type { EditionState } from '#core/edition/state'
 import { predictedBatch } from '#core/ink/shelf'
+import type { StudioState } from '#core/stores/studio/state'
+import type { BatchSummary, LotSummary, PressSummary, TubSummary } from '#shared/replies/replies'
 import { rows } from '../server/database/connections'
+import { summariesOf } from '../server/database/summaries'
 import { allBreaks } from '../server/database/breaks'
-import { listEditions, readEdition, readStores } from '../server/services/editions'
+import { listEditions, readEdition } from '../server/services/editions'
 import { readFloor } from '../server/services/floor'
 import { loadDemo } from '../server/services/load-demo'
-import { viewerOf } from '../server/services/session'
+import { viewerOf } from '../server/services/viewer'
 import { takeCommand } from '../server/services/take-command'
 import { openPressroom, type Pressroom } from '../server/services/pressroom'
 
@@ -21,6 +24,7 @@ const now = Date.now()
 let editions: EditionState[]
 const named = (title: string) => editions.find((edition) => edition.title === title)!
 
+const all = <Summary>(kind: string) => summariesOf<Summary>(room.db.reader, kind)
 const manager = () => viewerOf(room.people.get(room.people.all().find(({ role }) => role === 'manager')!.id)!)
 
 beforeAll(async () => {
@@ -116,7 +120,13 @@ describe('the demo pressroom', () => {
   })
 
   it('took its paper from the lots and its ink from the slab', async () => {
-    const { lots, batches, tubs, presses, rollers } = await readStores(room)
+    const [lots, batches, tubs, presses] = [
+      await all<LotSummary>('lot'),
+      await all<BatchSummary>('batch'),
+      await all<TubSummary>('tub'),
+      await all<PressSummary>('press'),
+    ]
+    const { rollers } = await room.ledger.read<StudioState>('studio')
     const torn = editions.flatMap((edition) => edition.torn)
     for (const lot of lots) {
       const used = torn.filter((t) => t.lotId === lot.id).reduce((sum, t) => sum + t.lotSheets, 0)
@@ -198,7 +208,7 @@ describe('the demo pressroom', () => {
           expectedSeq: undefined,
         },
       )
-    const { lots, batches } = await readStores(room)
+    const [lots, batches] = [await all<LotSummary>('lot'), await all<BatchSummary>('batch')]
     const laid = lots.find(({ name }) => name === 'cream laid')!
     const black = batches.find(({ name }) => name === 'capstan black')!
     expect(Object.keys(await shortOf())).toEqual(['white kozo'])

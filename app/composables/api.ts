@@ -62,6 +62,10 @@ function parse(text: string): unknown {
   }
 }
 
+/** True when asking again by itself may help: the server is away, has stumbled, or is asked too much. */
+export const mayPass = (error: unknown): boolean =>
+  error instanceof ApiError && (error.unreachable || error.status >= 500 || error.status === 429)
+
 /** What to tell a person of any failure. */
 export function wordsOf(error: unknown): string {
   return error instanceof Error ? error.message : 'Something went wrong. Nothing was lost; try again.'

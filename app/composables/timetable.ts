@@ -8,7 +8,7 @@ import type { Racks } from '#core/timetable/racks'
 import type { Timetable } from '#core/timetable/task'
 import type { TimetableReply } from '#shared/replies/calendar'
 import type { TimetableAsked, TimetableFound } from '~/workers/timetable.worker'
-import { useLiveReply } from './live-reply'
+import { useReply } from './reply'
 
 const newWorker = () => new Worker(new URL('../workers/timetable.worker.ts', import.meta.url), { type: 'module' })
 
@@ -17,7 +17,9 @@ const rackNews = ({ slots, lying }: Racks) => [slots, lying.map(({ to, sheets })
 
 /** What is to be done, placed in a worker: the first plan at once, then better ones until none is found or somebody stops it. */
 export function useTimetable() {
-  const { reply, trouble, now, load } = useLiveReply<TimetableReply>('/api/timetable')
+  const { reply, trouble, now } = useReply<TimetableReply>('/api/timetable', {
+    on: ['edition', 'calendar', 'press', 'station', 'rack', 'batch', 'lot', 'studio', 'course'],
+  })
   const timetable = shallowRef<Timetable | null>(null)
   const isImproving = ref(false)
   const round = ref(0)
@@ -108,7 +110,6 @@ export function useTimetable() {
     reply,
     trouble,
     now,
-    load,
     calendar,
     tasks,
     editions,

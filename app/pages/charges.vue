@@ -25,7 +25,7 @@ const ways: { value: By; title: string }[] = [
   { value: 'class', title: 'class' },
 ]
 const reply = shallowRef<ChargesReply | null>(null)
-const courses = shallowRef<CoursesReply['courses']>([])
+const { reply: classes } = useReply<CoursesReply>('/api/courses', { on: ['course'] })
 const turned = computed(() =>
   span.value.from && span.value.until && span.value.until < span.value.from ? 'That day is before the first one.' : '',
 )
@@ -46,14 +46,11 @@ async function load() {
   if (mine === asked) isAsking.value = false
 }
 watch(span, load, { deep: true })
-onMounted(async () => {
-  await load()
-  courses.value = (await api<CoursesReply>('/api/courses').catch(() => ({ courses: [] }))).courses
-})
+onMounted(load)
 
 const courseOf = computed(() => {
   const found = new Map<string, string>()
-  for (const { name, assignments } of courses.value)
+  for (const { name, assignments } of classes.value?.courses ?? [])
     for (const { editions } of assignments)
       for (const { editionId } of editions) found.set(`edition:${editionId}`, name)
   return found

@@ -15,7 +15,6 @@ import { pluralise } from '#core/units/pluralise'
 useHead({ title: 'Fault finder · Ample Tally' })
 const route = useRoute()
 const edition = useEdition()
-const supplies = useSupplies()
 const session = useSession()
 const { busy, fault: refused, giving } = useGiving()
 const editionId = String(route.query.edition ?? '')
@@ -42,16 +41,13 @@ async function loadTable() {
 }
 onMounted(async () => {
   try {
-    await Promise.all([supplies.load(), loadTable()])
+    await loadTable()
     if (editionId) await edition.open(editionId)
   } catch (error) {
     trouble.value = wordsOf(error)
   }
 })
 const known = useSituation(state, ref(layerId))
-watch(known, (now) => {
-  if (now) situation.value = { ...now, isStaying: staying.value !== undefined }
-})
 
 const record = computed(() =>
   state.value ? together(edition.record.trials, trialsOf(state.value)) : table.value.trials,
@@ -86,6 +82,13 @@ const tableWords = computed(() => {
     : `said here ${pluralise(own.length, 'time')}, last ${ago(own.at(-1)!.at)}`
 })
 const outcomeWords = { worked: 'worked', 'did not': 'did not help', open: 'the next pulls tell' }
+watch(
+  known,
+  (now) => {
+    if (now) situation.value = { ...now, isStaying: staying.value !== undefined }
+  },
+  { immediate: true },
+)
 
 const tried = (remedy: string) => giving(() => edition.give('try-remedy', { layerId, fault: seen.value, remedy }))
 </script>

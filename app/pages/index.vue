@@ -9,7 +9,14 @@ import { pluralise } from '#core/units/pluralise'
 
 useHead({ title: 'The floor · Ample Tally' })
 const session = useSession()
-const { reply: floor, trouble, now } = useLiveReply<FloorReply>('/api/floor')
+const {
+  reply: floor,
+  trouble,
+  now,
+} = useReply<FloorReply>('/api/floor', {
+  on: ['edition', 'station', 'press', 'tub', 'batch', 'lot', 'calendar', 'studio'],
+  every: aMinute,
+})
 
 /** More presses than a screen holds at their ease. */
 const many = computed(() => (floor.value?.running.length ?? 0) > 5)

@@ -8,7 +8,9 @@ import { pluralise } from '#core/units/pluralise'
 /** What is to be ordered from whom: what the editions will take and a reserve, less what is there. */
 useHead({ title: 'Order list · Ample Tally' })
 const { giving, fault } = useGiving()
-const { reply, trouble } = useLiveReply<OrdersReply>('/api/orders')
+const { reply, trouble } = useReply<OrdersReply>('/api/orders', {
+  on: ['edition', 'lot', 'batch', 'tub', 'studio', 'block', 'press', 'calendar'],
+})
 const lines = computed(() => reply.value?.lines ?? [])
 const orders = computed(() => byMaker(lines.value))
 const amount = (number: number) => (Number.isInteger(number) ? String(number) : number.toFixed(1))

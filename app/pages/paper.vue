@@ -8,8 +8,8 @@ const supplies = useSupplies()
 const session = useSession()
 const units = useUnits()
 const buying = useGiving()
-const trouble = ref('')
-const loaded = ref(false)
+const trouble = computed(() => supplies.troubleOf('lots'))
+const loaded = computed(() => supplies.areRead('lots'))
 type Act = 'describe' | 'count' | 'buy' | 'ration' | 'compare'
 const open = ref<{ act: Act; lotId: string } | null>(null)
 const adding = ref(false)
@@ -38,24 +38,10 @@ const headings: Record<Act, string> = {
   compare: 'Editions torn from',
 }
 
-onMounted(async () => {
-  await load()
-  void session.loadPeople().catch(() => undefined)
-})
+onMounted(() => void session.loadPeople().catch(() => undefined))
 
-async function load() {
-  try {
-    await supplies.load()
-    trouble.value = ''
-  } catch (error) {
-    trouble.value = wordsOf(error)
-  }
-  loaded.value = true
-}
-
-async function done() {
+function done() {
   open.value = null
-  await load()
 }
 
 async function buy() {
@@ -65,7 +51,7 @@ async function buy() {
   }
   if (await buying.giving(() => session.give(`lot:${lot.value!.id}`, 'buy-paper', given))) {
     bought.value = { sheets: '', price: '' }
-    await done()
+    done()
   }
 }
 
@@ -84,7 +70,6 @@ function about(known: LotSummary): string {
 
 function lotAdded() {
   adding.value = false
-  void load()
 }
 </script>
 
@@ -144,7 +129,7 @@ function lotAdded() {
             <h3>{{ headings[open.act] }} {{ known.name }}</h3>
             <LotForm v-if="open.act === 'describe'" :key="known.id" :lot="known" @done="done" />
             <CountLot v-else-if="open.act === 'count'" :key="known.id" :lot="known" @done="done" />
-            <RationForm v-else-if="open.act === 'ration'" :lot="known" @done="load" />
+            <RationForm v-else-if="open.act === 'ration'" :lot="known" />
             <CompareTears v-else-if="open.act === 'compare'" :lot="known" />
             <form v-else @submit.prevent="buy">
               <div class="fields">

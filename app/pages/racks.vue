@@ -6,12 +6,14 @@ import { pluralise } from '#core/units/pluralise'
 /** What dries where: racks, lines and shelves by their slots, what is fit for what, and the air they stand in. */
 useHead({ title: 'Racks · Ample Tally' })
 const session = useSession()
-const { reply, trouble, now, load } = useLiveReply<RacksReply>('/api/racks')
+const { reply, trouble, now } = useReply<RacksReply>('/api/racks', {
+  on: ['rack', 'edition', 'climate', 'studio', 'batch', 'lot'],
+  every: aMinute,
+})
 const adding = ref(false)
 
 function added() {
   adding.value = false
-  void load()
 }
 
 const free = computed(() => roomIn(reply.value?.racks ?? []))
@@ -45,24 +47,12 @@ const stacksOf = (rackId: string) => reply.value!.stacks.filter((stack) => stack
       <RackForm @done="added" />
     </section>
     <template v-if="reply">
-      <LayIn
-        v-if="reply.toLay.length > 0 && reply.racks.length > 0"
-        :stacks="reply.toLay"
-        :racks="reply.racks"
-        @done="load"
-      />
+      <LayIn v-if="reply.toLay.length > 0 && reply.racks.length > 0" :stacks="reply.toLay" :racks="reply.racks" />
       <section class="part" aria-label="The racks">
         <TeachStep v-if="reply.racks.length === 0 && !adding" />
-        <RackOne
-          v-for="rack in inOrder"
-          :key="rack.id"
-          :rack="rack"
-          :stacks="stacksOf(rack.id)"
-          :now="now"
-          @done="load"
-        />
+        <RackOne v-for="rack in inOrder" :key="rack.id" :rack="rack" :stacks="stacksOf(rack.id)" :now="now" />
       </section>
-      <RoomAir :air="reply.air" :climate="reply.climate" :now="now" @done="load" />
+      <RoomAir :air="reply.air" :climate="reply.climate" :now="now" />
     </template>
   </div>
 </template>

@@ -5,15 +5,19 @@ import { upcast } from '#core/house/upcast'
 import { SharedStream } from '~/live/shared-stream'
 import { useSession } from './session'
 
-type OnStored = (event: LedgerEvent) => void
-
 /** What a part of a page wants to hear. */
-interface Listener {
-  stored: OnStored
-  /** Too much was missed. */
-  reload: () => void
+export interface Hearing {
+  /**
+   * An event that is stored. One's own come with the answer to the act, before others that stand before them; those come
+   * once more with everybody's.
+   */
+  stored: (event: LedgerEvent, isOwn: boolean) => void
+  /** Too much was missed to say what changed up to a position. */
+  reload?: (position: number) => void
   /** A stream became this person's, or ceased to be: what is held of it was cut otherwise. */
-  anew: (stream: string) => void
+  anew?: (stream: string, position: number) => void
+  /** The way to the server is there again. */
+  connected?: () => void
 }
 
 const reloadPage = () => window.location.reload()
@@ -25,24 +29,22 @@ export const useLive = defineStore('live', () => {
   /** The server has become newer than this page. */
   const outdated = ref(false)
   const session = useSession()
-  const listeners = new Set<Listener>()
+  const hearings = new Set<Hearing>()
   const stream = new SharedStream({
-    stored: (raw) => {
-      const event = readable(raw)
-      if (!event) return
-      position.value = event.position
-      for (const { stored } of listeners) stored(event)
+    stored: (event) => {
+      if (tell(event, false)) position.value = event.position
     },
     reload: () => {
       position.value = stream.position
-      for (const { reload } of listeners) reload()
+      for (const { reload } of hearings) reload?.(stream.position)
     },
-    anew: (name) => {
-      for (const { anew } of listeners) anew(name)
+    anew: (name, at) => {
+      for (const { anew } of hearings) anew?.(name, at)
     },
     other: () => void becomeOther(),
     connected: (isConnected) => {
       connected.value = isConnected
+      if (isConnected) for (const hearing of hearings) hearing.connected?.()
     },
   })
 
@@ -65,26 +67,33 @@ export const useLive = defineStore('live', () => {
     else reloadPage()
   }
 
-  /** An event this page can fold; a newer one stops it until it is loaded again. */
-  function readable(event: LedgerEvent): LedgerEvent | null {
+  /** @returns false when it is of a newer program, which stops the page until it is loaded again */
+  function tell(event: LedgerEvent, isOwn: boolean): boolean {
+    let readable: LedgerEvent
     try {
-      return upcast(event)
+      readable = upcast(event)
     } catch {
       outdated.value = true
       stream.close()
-      return null
+      return false
     }
+    session.seenStored(event.commandId)
+    for (const { stored } of hearings) stored(readable, isOwn)
+    return true
   }
 
-  function listen(
-    stored: OnStored,
-    reload: () => void = () => {},
-    anew: (stream: string) => void = () => {},
-  ): () => void {
-    const listener = { stored, reload, anew }
-    listeners.add(listener)
-    return () => void listeners.delete(listener)
+  /** What an answer to one's own act says was stored: shown without waiting for the live stream. */
+  function answered(events: readonly LedgerEvent[]): void {
+    for (const event of events) if (!tell(event, true)) return
   }
 
-  return { connected, position, outdated, follow, listen }
+  session.onAnswer(answered)
+
+  /** @returns what ends it */
+  function hear(hearing: Hearing): () => void {
+    hearings.add(hearing)
+    return () => void hearings.delete(hearing)
+  }
+
+  return { connected, position, outdated, follow, answered, hear }
 })

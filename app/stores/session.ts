@@ -3,7 +3,7 @@ import { isStaff as staffed } from '#core/ground/who'
 import { defineStore } from 'pinia'
 import { v4, v7 } from 'uuid'
 import { computed, ref, watch } from 'vue'
-import type { Role } from '#core/ground/envelope'
+import type { LedgerEvent, Role } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { CommandReply, PeopleReply, PersonReply, SessionReply } from '#shared/replies/replies'
 import { api, ApiError } from '~/composables/api'
@@ -37,6 +37,8 @@ export const useSession = defineStore('session', () => {
    * that they are carried out once. Given twice in any other way, the same act is two acts.
    */
   const unsure = new Map<string, CommandRequest>()
+
+  const listeners = new Set<(events: readonly LedgerEvent[]) => void>()
 
   const person = computed(() => session.value?.person ?? null)
   /** Which ledger this is; a copy kept by an older program does not say. */
@@ -153,6 +155,7 @@ export const useSession = defineStore('session', () => {
     try {
       const reply = await send(command)
       void keepAnswered({ command, position: reply.position, lineage: lineage.value })
+      for (const listener of listeners) listener(reply.events)
       return reply
     } catch (error) {
       if (error instanceof ApiError && (error.unreachable || error.status >= 500)) unsure.set(key, command)
@@ -169,6 +172,11 @@ export const useSession = defineStore('session', () => {
       if (await sure.ask()) return await api<CommandReply>('/api/commands', 'POST', command)
       throw new ApiError(403, { code: 'left', message: 'Nothing was done: the PIN was not given.' })
     }
+  }
+
+  /** Hear the events of one's own acts, of whatever stream. */
+  function onAnswer(listener: (events: readonly LedgerEvent[]) => void): void {
+    listeners.add(listener)
   }
 
   /** A command was stored after all: given again, it is another. */
@@ -196,6 +204,7 @@ export const useSession = defineStore('session', () => {
     roleOf,
     envelope,
     give,
+    onAnswer,
     seenStored,
   }
 })

@@ -1,7 +1,8 @@
 import { FindQuery } from '#shared/queries/lists'
 import { find } from '../services/find'
 import { queryChecked } from '../services/request'
-import { asking, viewerOf } from '../services/session'
+import { asking } from '../services/session'
+import { viewerOf } from '../services/viewer'
 
 export default defineEventHandler(async (event) => {
   const { room, person } = await asking(event)

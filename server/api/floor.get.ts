@@ -1,7 +1,8 @@
 import { readFloor } from '../services/floor'
-import { asking, viewerOf } from '../services/session'
+import { reading } from '../services/reading'
+import { viewerOf } from '../services/viewer'
 
-export default defineEventHandler(async (event) => {
-  const { room, person } = await asking(event)
-  return await readFloor(room, viewerOf(person), Date.now())
-})
+/** What is happening in the room now, and what waits for a person. */
+export default defineEventHandler((event) =>
+  reading(event, (room, { person }) => readFloor(room, viewerOf(person), Date.now())),
+)

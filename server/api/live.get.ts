@@ -1,9 +1,10 @@
 import { getRequestHeader } from 'h3'
 import { LiveQuery } from '#shared/queries/lists'
-import { openStream } from '../live/streams'
+import { openStream } from '../live/open-stream'
 import { Teller } from '../live/teller'
 import { queryChecked } from '../services/request'
-import { asking, viewerOf } from '../services/session'
+import { asking } from '../services/session'
+import { viewerOf } from '../services/viewer'
 
 /** One stream a browser: every stored event after a position as its person sees it, its id the position. */
 export default defineEventHandler(async (event) => {

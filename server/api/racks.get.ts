@@ -1,8 +1,5 @@
 import { readRacks } from '../services/racks'
-import { asking } from '../services/session'
+import { reading } from '../services/reading'
 
 /** The racks of the room and what dries in them. */
-export default defineEventHandler(async (event) => {
-  const { room } = await asking(event)
-  return await readRacks(room)
-})
+export default defineEventHandler((event) => reading(event, (room) => readRacks(room)))

@@ -2,23 +2,11 @@ import type { EditionState } from '#core/edition/state'
 import { isStaff } from '#core/ground/who'
 import { seenState, shareOf, type Viewer } from '#core/house/who-sees'
 import type { StudioState } from '#core/stores/studio/state'
-import type {
-  BatchSummary,
-  BlockSummary,
-  EditionReply,
-  EditionSummary,
-  EditionsReply,
-  LotSummary,
-  PressSummary,
-  RackSummary,
-  StoresReply,
-  TubSummary,
-} from '#shared/replies/replies'
+import type { EditionReply, EditionSummary, EditionsReply } from '#shared/replies/replies'
 import type { EditionsQuery } from '#shared/queries/lists'
 import { rows } from '../database/connections'
-import { type StoredEditionSummary, summariesOf } from '../database/summaries'
+import type { StoredEditionSummary } from '../database/summaries'
 import type { Pressroom } from './pressroom'
-import { readStations } from './stations'
 import { failure } from './failure'
 
 const pageSize = 50
@@ -88,19 +76,4 @@ export async function readEdition(room: Pressroom, id: string): Promise<EditionR
     record: room.passBook.recordFor(stream),
     position,
   }
-}
-
-export async function readStores(room: Pressroom): Promise<StoresReply> {
-  const [lots, batches, tubs, presses, racks, blocks, stations, studio] = await Promise.all([
-    summariesOf<LotSummary>(room.db.reader, 'lot'),
-    summariesOf<BatchSummary>(room.db.reader, 'batch'),
-    summariesOf<TubSummary>(room.db.reader, 'tub'),
-    summariesOf<PressSummary>(room.db.reader, 'press'),
-    summariesOf<RackSummary>(room.db.reader, 'rack'),
-    summariesOf<BlockSummary>(room.db.reader, 'block'),
-    readStations(room),
-    room.ledger.read<StudioState>('studio'),
-  ])
-  const { rollers, drawer, cleaners, careRules } = studio
-  return { lots, batches, tubs, presses, racks, blocks, stations, rollers, drawer, cleaners, careRules }
 }

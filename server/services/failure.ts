@@ -18,6 +18,7 @@ const statusOf: Record<string, number> = {
   'wrong-kind': 415,
   'unknown-edition': 404,
   'unknown-course': 404,
+  'unknown-kind': 404,
   'unknown-picture': 404,
   'unknown-person': 404,
   stale: 409,

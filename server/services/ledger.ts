@@ -242,11 +242,10 @@ export class Ledger {
   }
 
   /** The events of a command that was answered before, in this group or long ago. */
-  private async madeBy({ position, made, stream }: StoredReply, { events }: Deciding): Promise<LedgerEvent[]> {
+  private async madeBy({ position, made }: StoredReply, { events }: Deciding): Promise<LedgerEvent[]> {
     const first = position - made + 1
     const here = events.filter((event) => event.position >= first && event.position <= position)
-    const found = here.length > 0 ? here : await eventsAfter(this.db.reader, first - 1, made)
-    return found.filter((event) => event.stream === stream)
+    return here.length > 0 ? here : await eventsAfter(this.db.reader, first - 1, made)
   }
 
   private async decideFresh(waiting: Waiting, deciding: Deciding): Promise<Answer> {
@@ -283,8 +282,7 @@ export class Ledger {
       disputed: disputeOf(own, context.commandId),
     }
     deciding.known.set(context.commandId, { bodyHash: waiting.bodyHash, reply })
-    const told = made.events.filter((event) => event.stream === command.stream)
-    return { status: 'stored', repeated: false, reply, events: told }
+    return { status: 'stored', repeated: false, reply, events: made.events }
   }
 }
 

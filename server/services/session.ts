@@ -1,6 +1,5 @@
 import { getRequestHeader, getRequestIP, type H3Event } from 'h3'
 import { isStaff } from '#core/ground/who'
-import type { Viewer } from '#core/house/who-sees'
 import { studioDefaults, type StudioSettings, type StudioState } from '#core/stores/studio/state'
 import type { SessionReply } from '#shared/replies/replies'
 import { readSealed, writeSealed } from './cookies'
@@ -43,9 +42,6 @@ export async function asking(event: H3Event, whileNew = false): Promise<Signed &
     throw failure({ code: 'change-secret', message: 'Choose a PIN or passphrase of your own first.' })
   return { room, ...signed }
 }
-
-/** The person as the table of who sees what knows them. */
-export const viewerOf = ({ id, role }: Person): Viewer => ({ personId: id, role })
 
 /** The same for staff alone. */
 export async function staffAsking(event: H3Event): Promise<Signed & { room: Pressroom }> {

@@ -1,6 +1,7 @@
 import type { EditionState } from '#core/edition/state'
-import { streamKind } from '#core/ground/envelope'
+import { type LedgerEvent, streamKind } from '#core/ground/envelope'
 import { actOf } from '#core/house/acts'
+import { seenEvent, shareOf } from '#core/house/who-sees'
 import { type Card, readCard } from '#core/ink/draw-down'
 import { requestOf } from '#shared/commands/requests'
 import type { CommandRequest } from '#shared/commands/envelope'
@@ -9,7 +10,9 @@ import type { CommandReply } from '#shared/replies/replies'
 import type { Pressroom } from './pressroom'
 import { failure } from './failure'
 import { giverOf, type Sender } from './giver'
+import type { Person } from './people'
 import { picturesIn } from './pictures-in'
+import { viewerOf } from './viewer'
 
 /** Refusals of somebody who reached for what is another’s. */
 const noAccess: ReadonlySet<string> = new Set(['not-allowed', 'not-theirs'])
@@ -56,7 +59,10 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
   })
   switch (answer.status) {
     case 'stored':
-      return await withHandOut(room, station, request, { ...answer.reply, events: answer.events })
+      return await withHandOut(room, station, request, {
+        ...answer.reply,
+        events: answer.events.flatMap((event) => seenBy(room, sender.person, event) ?? []),
+      })
     case 'conflict':
       throw failure({
         code: 'reused-id',
@@ -67,6 +73,11 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
         room.log.note({ kind: 'not allowed', person: person.id, device: station, detail: request.type })
       throw failure(answer.refusal)
   }
+}
+
+/** An event as whoever hands the command in sees it: they read the answer, whoever gave the tap. */
+function seenBy(room: Pressroom, person: Person, event: LedgerEvent): LedgerEvent | null {
+  return seenEvent(event, shareOf(viewerOf(person), event.stream, room.owners.isOwn))
 }
 
 /** What the act is given, when there is such an act on a stream of that kind and its data is in shape. */

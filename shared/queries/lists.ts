@@ -44,6 +44,13 @@ export class SpanQuery {
   @IsMoment() until!: string
 }
 
+export class StreamsQuery {
+  /** Key of the last stream of the page before. */
+  @IsOptional() @IsString() @MaxLength(200) after?: string
+  /** One stream alone. */
+  @IsOptional() @IsString() @MaxLength(200) stream?: string
+}
+
 export class LiveQuery {
   @IsOptional() @Type(() => Number) @IsInt() @Min(0) @Max(1_000_000_000) after?: number
 }

@@ -5,8 +5,6 @@ import type { CourseState } from '#core/course/state'
 import type { Leave } from '#core/stores/studio/leaves'
 import type { Ask } from '#core/edition/sign-offs'
 import type { InClass } from '#core/run/in-class'
-import type { CareRule } from '#core/care/cards'
-import type { Cleaner } from '#core/care/cleaning'
 import type { PastSession, StationState, Task, Used } from '#core/station/state'
 import type { LedgerEvent } from '#core/ground/envelope'
 import type { EditionState } from '#core/edition/state'
@@ -19,14 +17,12 @@ import type { BatchState } from '#core/stores/batch/state'
 import type { BlockState } from '#core/stores/block/state'
 import type { ShopRecord } from '#core/plan/shop-record'
 import type { LotState } from '#core/stores/lot/state'
-import type { DrawerPiece } from '#core/press/drawer'
 import type { RackState } from '#core/stores/rack/state'
 import type { RoomAirState } from '#core/stores/climate/state'
 import type { LossRow } from '#core/watch/losses'
 import type { Drying } from '#core/drying/moments'
 import type { PressState, PressUse } from '#core/stores/press/state'
 import type { TubCondition, TubState } from '#core/stores/tub/state'
-import type { Roller } from '#core/ink/roller'
 import type { PieceWanted } from '#core/paper/tear-request'
 
 /** The ledger's answer to a command that was stored. */
@@ -44,7 +40,7 @@ export interface StoredReply {
 
 /** The answer to a command, with what it made so that nobody need fetch the stream again. */
 export interface CommandReply extends StoredReply {
-  /** Events of its own stream, oldest first. */
+  /** Its events, of whatever stream, oldest first, as whoever handed it in sees them. */
   events: LedgerEvent[]
   /** For a pull: the sheets handed to this station next. */
   handOut?: HandOut
@@ -263,21 +259,6 @@ export interface StationReply {
 
 export type RackSummary = Omit<RackState, 'stream'> & { id: string }
 export type PressSummary = Omit<PressState, 'stream'> & { id: string }
-
-export interface StoresReply {
-  lots: LotSummary[]
-  batches: BatchSummary[]
-  tubs: TubSummary[]
-  presses: PressSummary[]
-  racks: RackSummary[]
-  blocks: BlockSummary[]
-  rollers: Roller[]
-  drawer: DrawerPiece[]
-  /** Stations at which anything was done or that were set up, presses among them. */
-  stations: StationSummary[]
-  cleaners: Cleaner[]
-  careRules: CareRule[]
-}
 
 /** One thing that was found, in the words of the room. */
 export interface Found {

@@ -33,7 +33,7 @@ const booking = (by: Client, from: number, until: number) => ({
   note: 'the long run',
 })
 const calendarOf = async (by: Client) =>
-  (await by.send<CalendarReply>('GET', `/api/calendar?from=${hour(0)}&until=${hour(24)}`)).body
+  await by.reading<CalendarReply>(`/api/calendar?from=${hour(0)}&until=${hour(24)}`)
 
 describe('bookings', () => {
   it('are seen by all, and two that want the same hour at the same moment do not both get it', async () => {
@@ -52,7 +52,7 @@ describe('bookings', () => {
 
   it('are drawn up into what is to be done for every edition', async () => {
     await manager.edition(3, 'Tide Gauge')
-    const { body } = await member.send<TimetableReply>('GET', '/api/timetable')
+    const body = await member.reading<TimetableReply>('/api/timetable')
     expect(body.tasks.map(({ kind }) => kind)).toContain('pull')
     expect(body.presses).toMatchObject([{ id: pressId }])
   })

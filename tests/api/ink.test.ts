@@ -4,7 +4,8 @@ import { cardOf } from '#core/ink/draw-down'
 import { starterInk } from '#core/ink/pigments'
 import { rollUpDefaults } from '#core/ink/roll-up'
 import type { OrdersReply } from '#shared/replies/office'
-import type { ScaleReading, StoresReply } from '#shared/replies/replies'
+import type { ScaleReading } from '#shared/replies/replies'
+import { readStores } from '../fixtures/stores'
 import { Client } from '../fixtures/client'
 import { plan } from '../fixtures/press-table'
 import { samples } from '../fixtures/requests'
@@ -34,7 +35,8 @@ const red = {
   card: cardOf(starterInk('warm red')!.pigment, '#f4f2ec', 8),
   milligrams: 200_000,
 }
-const stores = async () => (await client.send<StoresReply>('GET', '/api/stores')).body
+const storesOf = (by: Client) => readStores(async (path) => (await by.send('GET', path)).body)
+const stores = () => storesOf(client)
 
 async function tub(more: object = {}): Promise<string> {
   const id = v7()
@@ -260,8 +262,7 @@ it('an edition whose paper is not torn yet has its ink on the order list', async
   const stream = `edition:${id}`
   await client.give(stream, 'start-edition', { title: 'Pier Lamp', plan: { ...plan, size: 200 } })
   const layerId = (await client.read(id)).state.layers[0]!.id
-  const lines = async () =>
-    (await client.send<OrdersReply>('GET', '/api/orders')).body.lines.filter((line) => line.id === tubId)
+  const lines = async () => (await client.reading<OrdersReply>('/api/orders')).lines.filter((line) => line.id === tubId)
   expect(await lines()).toMatchObject([{ wanted: [] }])
   await client.give(stream, 'prepare-block', { ...samples['prepare-block'], blockId })
   await client.give(stream, 'set-zones', { layerId, zones: [{ id: 'z', name: 'all', batchId }] })
@@ -286,7 +287,7 @@ it('ink that was acknowledged is there after the server was killed', async () =>
   await own.stop('SIGKILL')
   const again = await Server.start({ folder: own.folder })
   const back = person.behind(again.url)
-  const { tubs, batches } = (await back.send<StoresReply>('GET', '/api/stores')).body
+  const { tubs, batches } = await storesOf(back)
   expect(tubs).toMatchObject([{ id: tubId, left: 170_000 }])
   expect(batches).toMatchObject([{ id: batchId, left: 21_000, scraped: 500, keepings: [{ how: 'wrapped' }] }])
   await again.stop()

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { EditionReply, StoresReply } from '#shared/replies/replies'
+import type { EditionReply } from '#shared/replies/replies'
+import { readStores } from '../fixtures/stores'
 import { Client } from '../fixtures/client'
 import { foldedThen, keptFolder, keptPrograms } from '../fixtures/kept-data'
 import { Server } from '../fixtures/server'
@@ -26,9 +27,9 @@ describe.each(keptPrograms)('a data folder of an earlier program: %s', (program)
   })
 
   it('holds the same paper, ink and presses', async () => {
-    const { body } = await client.send<StoresReply>('GET', '/api/stores')
+    const stores = await readStores(async (path) => (await client.send('GET', path)).body)
     for (const kind of ['lots', 'batches', 'tubs', 'presses'] as const) {
-      const byId = new Map(body[kind].map((one) => [one.id, one]))
+      const byId = new Map(stores[kind].map((one) => [one.id, one as object]))
       for (const one of then.stores[kind]) expect(byId.get(one.id)).toMatchObject(one)
     }
   })

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { Client } from '../fixtures/client'
+import type { EditionsReply, FloorReply } from '#shared/replies/replies'
 import { plan } from '../fixtures/press-table'
 import { Server } from '../fixtures/server'
 
@@ -112,16 +113,16 @@ describe('lists and records', () => {
       client.give(edition.stream, 'pull', client.pull(edition.layerId, sheet), occurredAt ? { occurredAt } : {})
     await tap(wrong, 1, '2099-05-01T10:00:00.000Z')
     await tap(right, 1)
-    const titles = async (path: string, key: 'editions' | 'running') =>
-      (await client.send<Record<string, { title: string }[]>>('GET', path)).body[key]!.map(({ title }) => title).filter(
-        (title) => title.endsWith('Clock'),
-      )
+    const clocks = (lines: readonly { title: string }[]) =>
+      lines.map(({ title }) => title).filter((title) => title.endsWith('Clock'))
+    const running = async () => clocks((await client.reading<FloorReply>('/api/floor')).running)
     const newestFirst = ['Right Clock', 'Wrong Clock']
-    expect(await titles('/api/editions?search=clock', 'editions')).toEqual(newestFirst)
-    expect(await titles('/api/floor', 'running')).toEqual(newestFirst)
+    const { body } = await client.send<EditionsReply>('GET', '/api/editions?search=clock')
+    expect(clocks(body.editions)).toEqual(newestFirst)
+    expect(await running()).toEqual(newestFirst)
     // One that is slow is no less at the press.
     await tap(wrong, 2, '1970-01-01T10:00:00.000Z')
-    expect(await titles('/api/floor', 'running')).toEqual(['Wrong Clock', 'Right Clock'])
+    expect(await running()).toEqual(['Wrong Clock', 'Right Clock'])
   })
 
   it('writes the record as JSON and CSV', async () => {

@@ -14,7 +14,7 @@ beforeAll(async () => {
 afterAll(() => server.stop())
 
 const opening = samples['open-session']
-const read = async () => (await manager.send<StationReply>('GET', '/api/stations/long')).body
+const read = async () => await manager.reading<StationReply>('/api/stations/long')
 
 it('two who open a press in one moment: one has it, the other is told', async () => {
   const [one, other] = [await manager.person('Merle Tarn', 'member'), await manager.person('Oona Vell', 'member')]
@@ -23,7 +23,7 @@ it('two who open a press in one moment: one has it, the other is told', async ()
   expect(answers.find(({ status }) => status === 422)!.body).toMatchObject({ code: 'session-open' })
   const { station } = await read()
   expect([one.personId, other.personId]).toContain(station.open!.by)
-  const floor = (await manager.send<FloorReply>('GET', '/api/floor')).body
+  const floor = await manager.reading<FloorReply>('/api/floor')
   expect(floor.sessions).toMatchObject([{ stationId: 'long', name: samples['add-press'].name }])
   expect(floor.tasks).toMatchObject([{ stationId: 'long', what: 'a roller dirty' }])
 })
@@ -86,7 +86,7 @@ it('an ink found dirty stands on the floor', async () => {
     name: 'bone black',
     condition: 'dirty',
   })
-  expect((await manager.send<FloorReply>('GET', '/api/floor')).body.tubs).toEqual([
+  expect((await manager.reading<FloorReply>('/api/floor')).tubs).toEqual([
     { id: 'black', name: 'bone black', condition: 'dirty' },
   ])
 })

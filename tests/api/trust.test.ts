@@ -2,6 +2,7 @@ import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { LedgerEvent } from '#core/ground/envelope'
 import type { CalendarReply } from '#shared/replies/calendar'
+import { pagedKinds } from '#shared/replies/reading'
 import { samples } from '../fixtures/requests'
 import { Client } from '../fixtures/client'
 import { eventsIn, heard } from '../fixtures/live-stream'
@@ -206,8 +207,8 @@ describe('a tablet with a wrong clock', () => {
       manager.give('calendar', 'book', { bookings: [booking(from)] }, { occurredAt })
     for (const days of [1, 2, 3, 4]) expect((await book(days * day)).body).not.toHaveProperty('code')
     expect((await book(5 * day, at(400 * day))).body).not.toHaveProperty('code')
-    const there = await manager.send<CalendarReply>('GET', `/api/calendar?from=${at(0)}&until=${at(10 * day)}`)
-    expect(there.body.calendar.bookings.filter(({ placeId }) => placeId === pressId)).toHaveLength(5)
+    const there = await manager.reading<CalendarReply>(`/api/calendar?from=${at(0)}&until=${at(10 * day)}`)
+    expect(there.calendar.bookings.filter(({ placeId }) => placeId === pressId)).toHaveLength(5)
   })
 
   it('passes no moment that is none through the door', async () => {
@@ -377,7 +378,7 @@ describe('what is another’s', () => {
             '/api/find?text=secret',
             '/api/find?text=damages',
             '/api/courses',
-            '/api/stores',
+            ...pagedKinds.map((kind) => `/api/streams/${kind}`),
             '/api/trials',
           ].map(get),
         )),

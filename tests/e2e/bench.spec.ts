@@ -3,6 +3,9 @@ import { choose, expect, test } from '../fixtures/browser'
 import { Server } from '../fixtures/server'
 import { Wire } from '../fixtures/wire'
 
+// Started without the server, from what the browser keeps of the shell.
+test.use({ serviceWorkers: 'allow' })
+
 const unreachable = /Failed to load resource|net::ERR_|ERR_CONNECTION|service worker/i
 
 /** Events this browser keeps beside its copy of an edition. */

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Browser, Page } from '@playwright/test'
 import sharp from 'sharp'
+import { readStores } from '../fixtures/stores'
 import { Client } from '../fixtures/client'
 import { choose, expect, expectAccessible, say, test, unfold } from '../fixtures/browser'
 
@@ -77,7 +78,7 @@ test('a student asks at the bench, the instructor’s page shows it, and what is
   const server = await pressroom({ demo: true })
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
-  const { courses } = await (await page.request.get(`${server.url}/api/courses`)).json()
+  const { courses } = (await (await page.request.get(`${server.url}/api/courses`)).json()).data
   const people = (await (await page.request.get(`${server.url}/api/people`)).json()).people as {
     id: string
     name: string
@@ -138,7 +139,7 @@ test('a student asks at the bench, the instructor’s page shows it, and what is
   await student.getByRole('button', { name: 'Good paper: look at my proof' }).click()
   await expect(asks).toContainText('look again, please')
   const hasty = await new Client(server.url).signIn(jory, '2580')
-  const lots = (await (await page.request.get(`${server.url}/api/stores`)).json()).lots as { id: string; use: string }[]
+  const { lots } = await readStores(async (path) => (await page.request.get(`${server.url}${path}`)).json())
   const tear = {
     lotId: lots.find(({ use }) => use === 'edition')!.id,
     lotSheets: 2,
@@ -192,6 +193,9 @@ test('work is handed in and commented on, and prints are exchanged by lot', asyn
   const student = await signedIn(browser, server.url, /^Ibb Fenner/)
   quiet.watch(student.context())
   await student.getByRole('link', { name: 'Class', exact: true }).click()
+  // The floor names the editions of the class too.
+  await student.waitForURL(/\/class/)
+  await expect(student.getByRole('heading', { name: 'The floor' })).toHaveCount(0)
   await student.getByRole('link', { name: 'Kettle' }).click()
   await student.getByRole('button', { name: 'Hand it in' }).click()
   await expect(student.getByText('The assignment asks for a picture of the whole edition.')).toBeVisible()

@@ -26,8 +26,9 @@ test('anything of the room is found from anywhere, with the keyboard alone', asy
   await page.keyboard.press('f')
   await page.keyboard.type('good cream ')
   await expect(page.locator('.run g.stroke')).toHaveCount(strokes)
+  await expect(find).toBeVisible()
   await page.keyboard.press('Escape')
-  await expect(page.getByRole('dialog', { name: 'Find' })).toHaveCount(0)
+  await expect(find).toHaveCount(0)
 })
 
 test('each screen tells its keys and words', async ({ page, pressroom }) => {

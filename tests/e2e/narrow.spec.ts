@@ -53,7 +53,7 @@ test('nothing runs off the edge of an upright tablet or a phone, opened there or
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible()
   const { editions } = await (await page.request.get(`${server.url}/api/editions?limit=100`)).json()
-  const { courses } = await (await page.request.get(`${server.url}/api/courses`)).json()
+  const { courses } = (await (await page.request.get(`${server.url}/api/courses`)).json()).data
   const idOf = (title: string) => editions.find((one: { title: string }) => one.title === title).id
   const pages = [
     ...rooms,

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { v7 } from 'uuid'
+import { readStores } from '../fixtures/stores'
 import { countOf, expect, goTo, test } from '../fixtures/browser'
 import { Server } from '../fixtures/server'
 
@@ -30,7 +31,7 @@ async function threeLayers(page: Page, url: string): Promise<{ id: string; layer
   const read = async <Reply>(path: string) => (await (await page.request.get(`${url}${path}`)).json()) as Reply
   const { editions } = await read<{ editions: { id: string }[] }>('/api/editions?search=Net%20Loft')
   const { state } = await read<{ state: { plan: object } }>(`/api/editions/${editions[0]!.id}`)
-  const { lots } = await read<{ lots: { id: string; left: number; use: string }[] }>('/api/stores')
+  const { lots } = await readStores(read)
   const give = await giving(page, url)
   const id = v7()
   const stream = `edition:${id}`

@@ -28,8 +28,8 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
   const { editions } = (await (await page.request.get(`${server.url}/api/editions?limit=50`)).json()) as {
     editions: { id: string; title: string }[]
   }
-  const { courses } = (await (await page.request.get(`${server.url}/api/courses`)).json()) as {
-    courses: { id: string }[]
+  const { data } = (await (await page.request.get(`${server.url}/api/courses`)).json()) as {
+    data: { courses: { id: string }[] }
   }
   const id = (title: string) => editions.find((edition) => edition.title === title)!.id
   const paths = [
@@ -50,8 +50,8 @@ test('every room and stop is accessible and quiet', async ({ page, pressroom }) 
     '/finder',
     '/office',
     '/sign-in',
-    `/class/${courses[0]!.id}`,
-    `/class/${courses[0]!.id}/kettle`,
+    `/class/${data.courses[0]!.id}`,
+    `/class/${data.courses[0]!.id}/kettle`,
     `/editions/${id('Kettle, Tansy')}/class`,
     `/bench/${id('Kettle, Tansy')}`,
     `/bench/${id('Harbour Scales')}`,

@@ -80,7 +80,7 @@ test('whoever takes over the manager’s tablet finds nothing there to act as th
   expect((await page.evaluate(onDisk)).includes(id)).toBe(true)
 
   // Somebody else signs in on it, with a PIN of her own. What the manager had open is not hers to read offline.
-  expect(await page.evaluate(keptPages)).toEqual([`edition:${id}`])
+  await expect.poll(() => page.evaluate(keptPages)).toEqual([`edition:${id}`])
   await signInAs(page, server.url, /^Oona Vell/)
   await expect.poll(() => page.evaluate(keptPages)).toEqual([])
 

@@ -6,9 +6,8 @@ const props = defineProps<{ blockId: string; name: string }>()
 const session = useSession()
 const supplies = useSupplies()
 const { fault, giving } = useGiving()
-onMounted(() => void supplies.load().catch(() => {}))
 const book = computed(() => supplies.blocks.find(({ id }) => id === props.blockId))
-/** The stores are asked for again and again; what is typed meanwhile stays. */
+/** The stores follow the ledger; what is typed meanwhile stays. */
 const form = useFollowing(
   () => ({ where: book.value?.kept?.where ?? '' }),
   () => props.blockId,
@@ -16,13 +15,10 @@ const form = useFollowing(
 const scored = ref('')
 const mayKeep = computed(() => session.isStaff || session.person?.role === 'member')
 
-async function keep() {
-  if (await giving(() => session.give(`block:${props.blockId}`, 'keep-block', { ...form.value }))) await supplies.load()
-}
+const keep = () => giving(() => session.give(`block:${props.blockId}`, 'keep-block', { ...form.value }))
 async function cancel() {
   const { seq } = book.value!
-  if (await giving(() => session.give(`block:${props.blockId}`, 'cancel-block', { reason: scored.value }, seq)))
-    await supplies.load()
+  await giving(() => session.give(`block:${props.blockId}`, 'cancel-block', { reason: scored.value }, seq))
 }
 </script>
 

@@ -5,7 +5,6 @@ import { streamId } from '#core/ground/envelope'
 const edition = useEdition()
 const supplies = useSupplies()
 const { busy, fault, giving } = useGiving()
-onMounted(() => void supplies.load().catch(() => {}))
 const blockId = ref('')
 const others = computed(() =>
   supplies.blocks.filter(

@@ -5,10 +5,6 @@ import { type CareKey, careCards, deferring } from '#core/care/cards'
 const props = defineProps<{ cards: readonly CareKey[] }>()
 const supplies = useSupplies()
 const ruleOf = (key: CareKey) => supplies.careRules.find((one) => one.key === key)?.rule
-// A card is worth its place without the studio's rule too.
-onMounted(() => {
-  if (!supplies.isLoaded) void supplies.load().catch(() => {})
-})
 const shown = computed(() => [...new Set(props.cards)])
 </script>
 

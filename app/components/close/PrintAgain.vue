@@ -8,7 +8,6 @@ const edition = useEdition()
 const session = useSession()
 const supplies = useSupplies()
 const { busy, fault, field, giving } = useGiving()
-onMounted(() => void supplies.load().catch(() => {}))
 const state = computed(() => edition.state!)
 const form = ref({
   title: titleAgain(state.value.title, state.value.earlier.length),

@@ -16,7 +16,6 @@ const props = defineProps<{
   rations: readonly RationHeld[]
   now: number
 }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const refusing = ref(false)
@@ -38,7 +37,7 @@ const lot = computed(() => mine.value[0])
 
 async function answer() {
   const { id, what, by, layerId, pressId } = props.ask
-  const done = await giving(() => {
+  await giving(() => {
     if (what === 'help') return session.give(stream.value, 'answer-ask', { askId: id, note: '' })
     if (what === 'more paper')
       return session.give(stream.value, 'give-paper', {
@@ -60,12 +59,10 @@ async function answer() {
       paper,
     })
   })
-  if (done) emit('done')
 }
 
 async function notYet() {
-  const done = await giving(() => session.give(stream.value, 'answer-ask', { askId: props.ask.id, note: note.value }))
-  if (done) emit('done')
+  await giving(() => session.give(stream.value, 'answer-ask', { askId: props.ask.id, note: note.value }))
 }
 </script>
 

@@ -15,7 +15,6 @@ const emit = defineEmits<{ done: [id: string] }>()
 const session = useSession()
 const supplies = useSupplies()
 const { busy, fault, field, giving } = useGiving()
-onMounted(() => void supplies.load().catch(() => {}))
 const studio = session.session?.studio
 const blank = (): AssignmentSaid => ({
   title: '',

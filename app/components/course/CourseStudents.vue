@@ -5,7 +5,6 @@ import { listed } from '~/drawings/words'
 
 /** Who comes to a class, and who was shown which press. */
 const props = defineProps<{ reply: CourseReply; others: readonly CourseSummary[] }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const course = computed(() => props.reply.course)
 const { busy, fault, giving } = useGiving()
@@ -30,7 +29,7 @@ const notShown = ({ use, pressId }: Shown) =>
   course.value.studentIds.filter((personId) => !leaveOf(props.reply, { personId, use, pressId }))
 
 const act = async (type: string, to: string, data: object) => {
-  if (await giving(() => session.give(to, type, data))) emit('done')
+  await giving(() => session.give(to, type, data))
 }
 async function enrol() {
   await act('enrol-students', stream.value, { personIds: chosen.value })

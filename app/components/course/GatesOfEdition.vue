@@ -35,7 +35,6 @@ const shown = computed(() =>
   ),
 )
 const supplies = useSupplies()
-onMounted(() => void (supplies.isLoaded || supplies.load().catch(() => {})))
 const pressName = (id: string | null) => supplies.presses.find((press) => press.id === id)?.name ?? 'a press'
 const heldWords = ({ what, layerId: of }: SignOff) =>
   what === 'paper' ? 'Good paper' : `The cut after ${layerOf(state.value, of ?? '')?.name ?? 'a layer'}`

@@ -7,7 +7,6 @@ import { pluralise } from '#core/units/pluralise'
 
 /** Who gets whose print: a fair draw in which nobody gets their own. */
 const props = defineProps<{ course: CourseSummary; assignment: CourseAssignment; benches: readonly InClass[] }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const each = ref(1)
@@ -33,7 +32,6 @@ async function draw() {
   )
   if (!done) return
   reason.value = ''
-  emit('done')
 }
 </script>
 

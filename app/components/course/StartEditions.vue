@@ -7,7 +7,6 @@ import { pluralise } from '#core/units/pluralise'
 
 /** Everybody’s edition in one act; who prints together is said first. */
 const props = defineProps<{ course: CourseSummary; assignment: CourseAssignment }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const missing = computed(() => withoutEdition({ ...props.course, stream: '' }, props.assignment))
@@ -46,7 +45,6 @@ async function start() {
   )
   if (!done) return
   joined.value = {}
-  emit('done')
 }
 </script>
 

@@ -9,7 +9,6 @@ import { day, today } from '~/format/days'
 
 /** Days on which the room is shut, or somebody away; and closures from a calendar file. */
 const props = defineProps<{ calendar: CalendarState }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const bringing = useGiving()
@@ -62,10 +61,9 @@ async function close() {
   if (!(await giving(() => session.give('calendar', 'close-room', data)))) return
   draft.done()
   form.value = blank()
-  emit('done')
 }
 async function open(closureId: string) {
-  if (await giving(() => session.give('calendar', 'withdraw-closure', { closureId }))) emit('done')
+  await giving(() => session.give('calendar', 'withdraw-closure', { closureId }))
 }
 
 const brought = ref('')
@@ -78,7 +76,6 @@ async function bring(event: Event) {
     const { closures, left } = await closuresIn(await file.text(), props.calendar.timeZone)
     await session.give('calendar', 'bring-closures', { source: file.name.slice(0, 120), closures })
     brought.value = `${pluralise(closures.length, 'closure')} from ${file.name}${left > 0 ? `; ${pluralise(left, 'line')} said no time and stayed out` : ''}.`
-    emit('done')
   })
   input.value = ''
 }

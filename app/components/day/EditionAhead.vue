@@ -18,7 +18,7 @@ const props = defineProps<{
   mended: Mend[] | null
   isMending: boolean
 }>()
-const emit = defineEmits<{ mend: []; done: [] }>()
+const emit = defineEmits<{ mend: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const zone = computed(() => props.reply.calendar.timeZone)
@@ -85,7 +85,7 @@ const toBook = computed(() =>
 )
 const mayBook = computed(() => session.isStaff || toBook.value.every(({ personId }) => personId === session.person?.id))
 async function takeOver() {
-  if (await giving(() => session.give('calendar', 'book', { bookings: toBook.value }))) emit('done')
+  await giving(() => session.give('calendar', 'book', { bookings: toBook.value }))
 }
 </script>
 

@@ -11,7 +11,6 @@ const props = defineProps<{
   places: Place[]
   runWords: (bookingId: string) => string
 }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const clock = useRoomClock(() => props.calendar)
@@ -37,7 +36,7 @@ const saves = computed(() => {
 
 async function take() {
   const { moves } = props.proposal
-  if (await giving(() => session.give('calendar', 'move-bookings', { moves }))) emit('done')
+  await giving(() => session.give('calendar', 'move-bookings', { moves }))
 }
 </script>
 

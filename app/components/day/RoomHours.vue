@@ -6,7 +6,6 @@ import { weekWords } from '~/drawings/day-sheet'
 
 /** When the room is open, week by week, and by whose clock. */
 const props = defineProps<{ calendar: CalendarState }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, field, giving } = useGiving()
 const here = hereZone()
@@ -27,7 +26,6 @@ const another = (): Opening => {
 async function keep() {
   if (!(await giving(() => session.give('calendar', 'set-hours', { ...form.value })))) return
   draft.done()
-  emit('done')
 }
 </script>
 

@@ -47,11 +47,7 @@ const keep = () =>
       },
     }),
   )
-const read = () =>
-  giving(async () => {
-    await session.give('studio', 'read-climate', { ...room.value })
-    await edition.fetchStored()
-  })
+const read = () => giving(() => session.give('studio', 'read-climate', { ...room.value }))
 </script>
 
 <template>

@@ -7,7 +7,6 @@ import { ago, grams } from '~/drawings/words'
 
 /** What happens to a batch from one session to the next: drawn, kept, loosened, weighed again, drawn down. */
 const props = defineProps<{ batch: BatchSummary; editionStream?: string; layerId?: string }>()
-const emit = defineEmits<{ done: [] }>()
 const supplies = useSupplies()
 const session = useSession()
 const { ofBatch, shelf } = useShelf()
@@ -65,8 +64,6 @@ async function act(type: string, data: object, weight: string) {
 async function give(type: string, data: object) {
   if (!(await giving(() => session.give(`batch:${props.batch.id}`, type, data)))) return
   form.value = blank()
-  await supplies.load()
-  emit('done')
 }
 const addTub = () => {
   const tub = supplies.tubs.find((known) => known.id === form.value.source)
@@ -93,10 +90,6 @@ const seeDrawDown = () =>
 function choose(chosen: Act) {
   open.value = chosen
   fault.value = ''
-}
-function runWeighed() {
-  void supplies.load()
-  emit('done')
 }
 </script>
 
@@ -179,7 +172,7 @@ function runWeighed() {
         label="Why it differs"
       /><VBtn type="submit" class="quiet" :loading="busy">Set the weight</VBtn>
     </form>
-    <RunWeighed v-else-if="open === 'run' && layerId" :batch="batch" :layer-id="layerId" @done="runWeighed" />
+    <RunWeighed v-else-if="open === 'run' && layerId" :batch="batch" :layer-id="layerId" />
     <form v-else class="fields" @submit.prevent="seeDrawDown">
       <label class="swatch">Paper of the draw-down <input v-model="form.ground" type="color" /></label
       ><label class="swatch">Colour seen <input v-model="form.colour" type="color" /></label>

@@ -5,9 +5,7 @@ import { leftWords } from '~/drawings/words'
 /** One line on whether the ink lasts, wherever layers are planned or pulled. */
 const props = defineProps<{ layerIds: string[]; onlyShort?: boolean }>()
 const edition = useEdition()
-const supplies = useSupplies()
 const room = useInkRoom()
-onMounted(() => void supplies.load().catch(() => undefined))
 const said = computed(() => told.value.filter((one) => one.isShort || !props.onlyShort))
 const told = computed(() =>
   props.layerIds.flatMap((layerId) =>

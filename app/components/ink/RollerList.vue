@@ -24,12 +24,9 @@ async function add() {
     )
   ) {
     form.value = { name: '', width: null, diameter: null }
-    await supplies.load()
   }
 }
-async function retire(roller: Roller) {
-  if (await giving(() => session.give('studio', 'retire-roller', { id: roller.id }))) await supplies.load()
-}
+const retire = (roller: Roller) => giving(() => session.give('studio', 'retire-roller', { id: roller.id }))
 </script>
 
 <template>

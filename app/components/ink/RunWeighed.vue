@@ -6,7 +6,6 @@ import type { BatchSummary } from '#shared/replies/replies'
 
 /** What the pulls of one layer took of a batch, weighed: the film it makes counts for the room from then on. */
 const props = defineProps<{ batch: BatchSummary; layerId: string }>()
-const emit = defineEmits<{ done: [] }>()
 const edition = useEdition()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
@@ -47,18 +46,15 @@ const film = computed(() =>
 
 async function count() {
   if (film.value === null) return
-  if (
-    await giving(() =>
-      session.give(`batch:${props.batch.id}`, 'weigh-run', {
-        editionStream: edition.state!.stream,
-        layerId: props.layerId,
-        milligrams: Math.round(typedNumber(form.value.used) * 1000),
-        area: area.value,
-        film: film.value,
-      }),
-    )
+  await giving(() =>
+    session.give(`batch:${props.batch.id}`, 'weigh-run', {
+      editionStream: edition.state!.stream,
+      layerId: props.layerId,
+      milligrams: Math.round(typedNumber(form.value.used) * 1000),
+      area: area.value,
+      film: film.value,
+    }),
   )
-    emit('done')
 }
 </script>
 

@@ -4,7 +4,6 @@ import type { TubSummary } from '#shared/replies/replies'
 
 /** Clean, skinned or dirty, said where it is found: whoever looks after the room sees it on the Floor. */
 const props = defineProps<{ tub: TubSummary }>()
-const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
 const { fault, giving } = useGiving()
 const condition = useFollowing(
@@ -17,7 +16,7 @@ async function keep() {
   const { name, maker, container, family, nature, density, tinting, price, openedOn, limits, keptAt, card } = props.tub
   const described = { name, maker, container, family, nature, density, tinting, price, openedOn, limits, keptAt, card }
   const told = { ...described, condition: condition.value.is }
-  if (await giving(() => session.give(`tub:${props.tub.id}`, 'describe-tub', told))) emit('kept')
+  await giving(() => session.give(`tub:${props.tub.id}`, 'describe-tub', told))
 }
 </script>
 

@@ -7,7 +7,6 @@ import { type InkFamily, inkFamilies } from '#core/ink/family'
 const session = useSession()
 const supplies = useSupplies()
 const { fault, giving } = useGiving()
-onMounted(() => void supplies.load().catch(() => {}))
 const rules = ref<Partial<Record<CareKey, string>>>({})
 const cleaners = ref<Partial<Record<InkFamily, Omit<Cleaner, 'family'>>>>({})
 const whoUses = [
@@ -27,14 +26,10 @@ watch(
   { immediate: true },
 )
 
-async function keepRule(key: CareKey) {
-  if (await giving(() => session.give('studio', 'set-care-rule', { key, rule: rules.value[key] })))
-    await supplies.load()
-}
-async function keepCleaner(family: InkFamily) {
-  if (await giving(() => session.give('studio', 'set-cleaner', { family, ...cleaners.value[family] })))
-    await supplies.load()
-}
+const keepRule = (key: CareKey) =>
+  giving(() => session.give('studio', 'set-care-rule', { key, rule: rules.value[key] }))
+const keepCleaner = (family: InkFamily) =>
+  giving(() => session.give('studio', 'set-cleaner', { family, ...cleaners.value[family] }))
 </script>
 
 <template>

@@ -5,7 +5,6 @@ import { pluralise } from '#core/units/pluralise'
 
 /** Good paper put aside for people, given out when a proof has passed, and brought back. */
 const props = defineProps<{ lot: LotSummary }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const form = ref({ personId: null as string | null, sheets: '' })
@@ -26,7 +25,6 @@ async function put() {
     )
   ) {
     form.value = { personId: null, sheets: '' }
-    emit('done')
   }
 }
 
@@ -36,7 +34,6 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
   if (await giving(() => session.give(`lot:${props.lot.id}`, type, { rationId, sheets }))) {
     // What was typed meanwhile is for the next one.
     if (moving.value[rationId] === typed) moving.value[rationId] = ''
-    emit('done')
   }
 }
 </script>

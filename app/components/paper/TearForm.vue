@@ -8,7 +8,6 @@ import type { LotSummary } from '#shared/replies/replies'
 
 /** What was really torn: large sheets used, pieces got, those torn wrong, and offcuts kept for proofs. */
 const props = defineProps<{ lot: LotSummary | undefined; piece: PiecePlan; plan: TearPlan | null }>()
-const emit = defineEmits<{ torn: [] }>()
 const edition = useEdition()
 const session = useSession()
 const supplies = useSupplies()
@@ -40,7 +39,7 @@ function fill() {
 
 async function tear() {
   // Pressed before the stores have come: the lot is chosen all the same.
-  if (!supplies.isLoaded && !(await giving(() => supplies.load()))) return
+  if (!(await giving(() => supplies.whenRead('lots')))) return
   await nextTick()
   if (!props.lot) return void (fault.value = 'Choose the paper first, or add it to the store.')
   const lotSheets = whole(form.value.lotSheets)
@@ -72,7 +71,6 @@ async function tear() {
   if (!done) return
   form.value = { lotSheets: '', count: '', wrong: '', reason: '', rationId: null, keepOffcuts: false }
   draft.done()
-  emit('torn')
 }
 </script>
 

@@ -37,11 +37,8 @@ async function keep() {
   const piece = { ...form.value, squeezed: givesWay.value ? form.value.squeezed : null }
   if (!(await giving(() => session.give('studio', 'set-packing', piece)))) return
   leave()
-  await supplies.load()
 }
-async function retire({ id }: DrawerPiece) {
-  if (await giving(() => session.give('studio', 'retire-packing', { id }))) await supplies.load()
-}
+const retire = ({ id }: DrawerPiece) => giving(() => session.give('studio', 'retire-packing', { id }))
 </script>
 
 <template>

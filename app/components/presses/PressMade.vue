@@ -5,7 +5,6 @@ import type { PressSummary } from '#shared/replies/replies'
 
 /** How a press is made, put right by staff in the sentence that says it. */
 const props = defineProps<{ press: PressSummary }>()
-const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
 const { busy, fault, field, giving } = useGiving()
 function described(): PressDescription {
@@ -21,7 +20,6 @@ async function change() {
   const { id, seq } = props.press
   if (!(await giving(() => session.give(`press:${id}`, 'describe-press', { ...form.value }, seq)))) return
   draft.done()
-  emit('kept')
 }
 </script>
 

@@ -5,7 +5,6 @@ import { date } from '~/format/days'
 
 /** What an hour at the press costs, and from which day. */
 const props = defineProps<{ press: PressSummary }>()
-const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const currency = computed(() => session.session?.studio.currency ?? '€')
@@ -13,7 +12,7 @@ const money = (hour: number) => `${currency.value} ${hour.toFixed(2)}`
 const form = ref({ from: today(), hour: props.press.rates.at(-1)?.hour ?? 0 })
 
 async function keep() {
-  if (await giving(() => session.give(`press:${props.press.id}`, 'rate-press', { ...form.value }))) emit('kept')
+  await giving(() => session.give(`press:${props.press.id}`, 'rate-press', { ...form.value }))
 }
 </script>
 

@@ -5,7 +5,6 @@ import { ago } from '~/drawings/words'
 
 /** Where both screws touch, and what lay on the bed then; found anew in a sentence. */
 const props = defineProps<{ press: PressSummary }>()
-const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
 const units = useUnits()
 const { busy, fault, giving } = useGiving()
@@ -23,7 +22,7 @@ const isChanged = computed(() => props.press.zero === null || !sameContent(form.
 async function keep() {
   const { name, thickness, left, right, note } = form.value
   const found = { on: [{ name, thickness }], left, right, note }
-  if (await giving(() => session.give(`press:${props.press.id}`, 'find-zero', found))) emit('kept')
+  await giving(() => session.give(`press:${props.press.id}`, 'find-zero', found))
 }
 </script>
 

@@ -6,7 +6,6 @@ import { gradeWords, inkWords, pressureWords } from '~/drawings/grades'
 
 /** One proof, judged in a sentence: its impression, its ink, what it was rolled up with, its picture. */
 const props = defineProps<{ step: ProofStep; disabled: boolean }>()
-const emit = defineEmits<{ kept: [] }>()
 const edition = useEdition()
 const { busy, fault, giving } = useGiving()
 const standing = () => ({
@@ -45,7 +44,7 @@ async function keep() {
     pictureId,
     note,
   }
-  if (await giving(() => edition.give('judge-proof', said))) emit('kept')
+  await giving(() => edition.give('judge-proof', said))
 }
 </script>
 

@@ -5,7 +5,6 @@ import { pluralise } from '#core/units/pluralise'
 
 /** Wet sheets that lie in no rack: laid into the next free slots by one touch, or from a slot that is named. */
 const props = defineProps<{ stacks: StackToLay[]; racks: RackSummary[] }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 /** The rack with most room, until another is chosen. */
@@ -30,7 +29,6 @@ async function lay(stack: StackToLay) {
   )
   if (!done) return
   form.value.from = ''
-  emit('done')
 }
 </script>
 

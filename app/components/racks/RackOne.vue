@@ -7,7 +7,6 @@ import { pluralise } from '#core/units/pluralise'
 
 /** One rack: its slots, and the stacks in them with what they are fit for. */
 const props = defineProps<{ rack: RackSummary; stacks: RackedStack[]; now: number }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const editing = ref(false)
@@ -26,14 +25,12 @@ const isReady = ({ isDry, drying, since }: RackedStack) =>
 
 function described() {
   editing.value = false
-  emit('done')
 }
 
 async function takeOut(stack: RackedStack) {
-  const done = await giving(() =>
+  await giving(() =>
     session.give(`edition:${stack.editionId}`, 'take-out', { rackId: props.rack.id, slots: stack.slots }),
   )
-  if (done) emit('done')
 }
 </script>
 

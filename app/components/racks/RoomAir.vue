@@ -6,7 +6,6 @@ import { ago, howLong } from '~/drawings/words'
 
 /** The air everything dries in: read by hand, or every hour by the sensor, with the hours that were kept. */
 const props = defineProps<{ air: RacksReply['air']; climate: RacksReply['climate']; now: number }>()
-const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const { reading, away, open, act } = useRoomAir()
@@ -22,16 +21,12 @@ const silent = computed(() => silentFor(props.air, props.now))
 const isUnplugged = computed(() => reading.value !== null && reading.value.temperature === null)
 watch(isOn, (on) => on && open(), { immediate: true })
 
-const read = () =>
-  giving(async () => {
-    await session.give('studio', 'read-climate', { ...form.value })
-    emit('done')
-  })
+const read = () => giving(() => session.give('studio', 'read-climate', { ...form.value }))
 const turn = () =>
   giving(async () => {
-    await session.give('climate:room', 'watch-climate', { isOn: !isOn.value })
-    if (!isOn.value) await api('/api/climate/reading', 'POST', {})
-    emit('done')
+    const on = !isOn.value
+    await session.give('climate:room', 'watch-climate', { isOn: on })
+    if (on) await api('/api/climate/reading', 'POST', {})
   })
 </script>
 

@@ -9,7 +9,9 @@ const props = defineProps<{ placeId: string }>()
 const session = useSession()
 const now = Date.now()
 const day = 24 * 3600_000
-const { reply } = useLiveReply<CalendarReply>(`/api/calendar?from=${instantAt(now)}&until=${instantAt(now + day)}`)
+const { reply } = useReply<CalendarReply>(`/api/calendar?from=${instantAt(now)}&until=${instantAt(now + day)}`, {
+  on: ['calendar', 'edition'],
+})
 const next = computed(() =>
   (reply.value?.calendar.bookings ?? [])
     .filter(({ placeId, until }) => placeId === props.placeId && minuteOf(until) > now / 60_000)

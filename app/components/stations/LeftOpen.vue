@@ -1,38 +1,33 @@
 <script setup lang="ts">
-import type { StationSummary } from '#shared/replies/replies'
 import { isLeftOpen } from '~/drawings/sessions'
 import { moment } from '~/format/days'
 
 /** Someone who signs in is asked about a session left open, until it is closed or said to go on. */
 const session = useSession()
-const stations = ref<StationSummary[]>([])
+const supplies = useSupplies()
 const route = useRoute()
 /** Said to go on, for this sign-in. */
 const going = ref<string[]>([])
 const own = computed(() =>
-  stations.value.filter(({ open }) => open && open.by === session.person?.id && isLeftOpen(open.at, Date.now())),
+  (session.person ? supplies.inUse : []).filter(
+    ({ open }) => open && open.by === session.person?.id && isLeftOpen(open.at, Date.now()),
+  ),
 )
+const nameOf = (id: string) => supplies.stations.find((station) => station.id === id)?.name ?? ''
 const asked = computed(() =>
   own.value.find(({ id, open }) => !going.value.includes(open!.id) && route.path !== `/stations/${id}`),
 )
-async function load() {
-  // Without it, what is left open is seen on the floor.
-  const reply = await api<{ stations: StationSummary[] }>('/api/stations').catch(() => null)
-  if (reply) stations.value = reply.stations
-}
 watch(
   () => session.person?.id,
-  (id) => {
+  () => {
     going.value = []
-    if (id) void load()
   },
-  { immediate: true },
 )
 </script>
 
 <template>
   <p v-if="asked" class="asked" role="status">
-    Your session at the <strong>{{ asked.name }}</strong> is open since {{ moment(asked.open!.at) }}.
+    Your session at the <strong>{{ nameOf(asked.id) }}</strong> is open since {{ moment(asked.open!.at) }}.
     <NuxtLink :to="`/stations/${asked.id}`">Close it now</NuxtLink>
     <button type="button" @click="going.push(asked.open!.id)">I am still there</button>
   </p>

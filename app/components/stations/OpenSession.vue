@@ -10,7 +10,6 @@ const props = defineProps<{
   /** The inks last used here: they say what to look for. */
   families: InkFamily[]
 }>()
-const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const blank = () => ({ items: [] as Finding[], note: '', pictureId: null as string | null })
@@ -30,7 +29,6 @@ async function open() {
   if (!took) return
   draft.done()
   form.value = blank()
-  emit('kept')
 }
 </script>
 

@@ -4,7 +4,6 @@ import type { Problem } from '#core/station/tasks'
 
 /** Something that is to be done is said. */
 const props = defineProps<{ stationId: string }>()
-const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
 const { busy, fault, giving } = useGiving()
 const blank = (): Problem => ({ kind: 'broken', what: '', pictureId: null })
@@ -15,7 +14,6 @@ async function raise() {
   if (!(await giving(() => session.give(`station:${props.stationId}`, 'raise-task', form.value)))) return
   draft.done()
   form.value = blank()
-  emit('kept')
 }
 </script>
 

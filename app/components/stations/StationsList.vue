@@ -20,12 +20,9 @@ async function add() {
   if (!(await giving(() => session.give(`station:${v7()}`, 'set-station', { ...form.value, isUsed: true })))) return
   draft.done()
   form.value = blank()
-  await supplies.load()
 }
-async function giveUp({ id, name, kind }: (typeof stations.value)[number]) {
-  if (await giving(() => session.give(`station:${id}`, 'set-station', { name, kind, isUsed: false })))
-    await supplies.load()
-}
+const giveUp = ({ id, name, kind }: (typeof stations.value)[number]) =>
+  giving(() => session.give(`station:${id}`, 'set-station', { name, kind, isUsed: false }))
 </script>
 
 <template>

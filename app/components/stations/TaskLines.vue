@@ -4,7 +4,6 @@ import { ago } from '~/drawings/words'
 
 /** What is to be done, who sees to it, and that it is done. */
 defineProps<{ tasks: (Task & { stationId: string; station?: string })[] }>()
-const emit = defineEmits<{ kept: [] }>()
 const session = useSession()
 const { fault, giving } = useGiving()
 const people = computed(() => [
@@ -12,14 +11,11 @@ const people = computed(() => [
   ...session.people.filter(({ active }) => active).map(({ id, name }) => ({ value: id, title: name })),
 ])
 
-async function own(task: Task & { stationId: string }, ownerId: string | null) {
-  if (await giving(() => session.give(`station:${task.stationId}`, 'own-task', { taskId: task.id, ownerId })))
-    emit('kept')
-}
-async function solve(task: Task & { stationId: string }) {
-  if (await giving(() => session.give(`station:${task.stationId}`, 'solve-task', { taskId: task.id, note: '' })))
-    emit('kept')
-}
+type TaskThere = Task & { stationId: string }
+const own = ({ stationId, id }: TaskThere, ownerId: string | null) =>
+  giving(() => session.give(`station:${stationId}`, 'own-task', { taskId: id, ownerId }))
+const solve = ({ stationId, id }: TaskThere) =>
+  giving(() => session.give(`station:${stationId}`, 'solve-task', { taskId: id, note: '' }))
 </script>
 
 <template>

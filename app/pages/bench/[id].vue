@@ -48,11 +48,6 @@ const lastStroke = computed(() => strokes.value.find((stroke) => stroke.key === 
 const goodHere = computed(() => (state.value ? goodAt(state.value, bench.layerId.value) : 0))
 const ready = computed(() => hindrance.value === '')
 const likely = computed(() => (state.value ? likelyFaults(state.value, bench.layerId.value, edition.record) : []))
-const supplies = useSupplies()
-// What stands in the stores says more of faults and inks; the bench does without while they cannot be had.
-onMounted(() => {
-  if (!supplies.isLoaded) void supplies.load().catch(() => {})
-})
 const { watch: watched, warning, remedy, silence } = useRunWatch(bench.layerId, now)
 const trying = useGiving()
 const tried = (named: string, words: string) =>

@@ -7,7 +7,7 @@ import { pluralise } from '#core/units/pluralise'
 /** The classes of the room: who teaches, when they meet. */
 useHead({ title: 'Class · Ample Tally' })
 const session = useSession()
-const { reply, trouble, load } = useLiveReply<CoursesReply>('/api/courses')
+const { reply, trouble, again } = useReply<CoursesReply>('/api/courses', { on: ['course'] })
 const adding = ref(false)
 const begun = (id: string) => navigateTo(`/class/${id}`)
 /** One's own edition of an assignment. */
@@ -25,7 +25,7 @@ const mine = (editions: readonly { editionId: string; personIds: string[] }[]) =
       }}</VBtn>
     </div>
     <p v-if="trouble" class="trouble" role="alert">
-      {{ trouble }} <button type="button" class="link" @click="load()">Try again</button>
+      {{ trouble }} <button type="button" class="link" @click="again()">Try again</button>
     </p>
     <section v-if="adding" class="part">
       <div class="part-head"><h2>A class</h2></div>

@@ -6,22 +6,8 @@ import { pluralise } from '#core/units/pluralise'
 
 /** The timetable: what is still to be done for every edition, placed ahead into the hours of the room. */
 useHead({ title: 'Timetable · Ample Tally' })
-const {
-  reply,
-  trouble,
-  now,
-  load,
-  calendar,
-  tasks,
-  editions,
-  racks,
-  isImproving,
-  round,
-  stop,
-  mend,
-  mended,
-  isMending,
-} = useTimetable()
+const { reply, trouble, now, calendar, tasks, editions, racks, isImproving, round, stop, mend, mended, isMending } =
+  useTimetable()
 const session = useSession()
 const router = useRouter()
 const route = useRoute()
@@ -104,7 +90,6 @@ const choose = (editionId: string) =>
             :mended="mended?.editionId === standing.editionId ? mended.mends : null"
             :is-mending="isMending"
             @mend="mend(standing.editionId)"
-            @done="load"
           />
         </template>
       </WeeksDrawing>

@@ -24,7 +24,10 @@ const day = computed(() => {
 })
 const span = computed(() => clock.spanOfDay(day.value))
 const path = computed(() => `/api/calendar?from=${instantOf(span.value.from)}&until=${instantOf(span.value.to)}`)
-const { reply, trouble, now, load } = useLiveReply<CalendarReply>(() => path.value)
+const { reply, trouble, now } = useReply<CalendarReply>(() => path.value, {
+  on: ['calendar', 'edition', 'press', 'station', 'rack', 'studio'],
+  every: aMinute,
+})
 watch(reply, (told) => {
   calendar.value = told?.calendar ?? null
 })
@@ -128,17 +131,14 @@ async function kept(on: string) {
     fresh.value = blank()
   }
   leave()
-  await load()
   await goTo(on)
 }
 async function move(bookingId: string, placeId: string, from: string, until: string) {
   await giving(() => session.give('calendar', 'move-bookings', { moves: [{ bookingId, placeId, from, until }] }))
-  await load()
 }
 async function giveBack(bookingId: string) {
   if (await giving(() => session.give('calendar', 'cancel-bookings', { bookingIds: [bookingId] })))
     chosenId.value = null
-  await load()
 }
 
 /** A quarter of an hour before a booking its person may look the place over. */
@@ -235,10 +235,9 @@ const hoursWords = computed(() => {
         :calendar="calendar"
         :places="reply.places"
         :run-words="runWordsOf"
-        @done="load"
       />
       <FoldedPart class="no-print" title="Hours of the room" :words="hoursWords">
-        <RoomHours :calendar="calendar" @done="load" />
+        <RoomHours :calendar="calendar" />
       </FoldedPart>
       <FoldedPart class="no-print" title="In a calendar program" words="a file, or an address it reads by itself">
         <CalendarAddress />
@@ -248,7 +247,7 @@ const hoursWords = computed(() => {
         title="Days shut and away"
         :words="`${pluralise(calendar.closures.length, 'closure')} known`"
       >
-        <DaysShut :calendar="calendar" @done="load" />
+        <DaysShut :calendar="calendar" />
       </FoldedPart>
     </template>
   </div>

@@ -14,8 +14,8 @@ const lastUse = useLastUse()
 const session = useSession()
 const starting = useGiving()
 const weighing = useGiving()
-const trouble = ref('')
-const loaded = ref(false)
+const trouble = computed(() => supplies.troubleOf('tubs', 'batches'))
+const loaded = computed(() => supplies.areRead('tubs', 'batches'))
 const adding = ref(false)
 const openTub = ref<{ id: string; act: 'describe' | 'weigh' } | null>(null)
 const openBatch = ref('')
@@ -26,17 +26,6 @@ const batches = computed(() =>
 )
 const families = computed(() => [...new Set(batches.value.filter(({ left }) => left > 0).map(({ family }) => family))])
 const short = computed(() => supplies.tubs.filter((tub) => tub.left < 0))
-onMounted(load)
-
-async function load() {
-  try {
-    await supplies.load()
-    trouble.value = ''
-  } catch (error) {
-    trouble.value = wordsOf(error)
-  }
-  loaded.value = true
-}
 
 /** A first shelf of generic, invented inks, each with a draw-down, so that a new room can start. */
 async function putStarters() {
@@ -66,7 +55,6 @@ async function putStarters() {
       })
     }
   })
-  await load()
 }
 
 async function weigh(tub: TubSummary) {
@@ -77,7 +65,6 @@ async function weigh(tub: TubSummary) {
   ) {
     weight.value = { grams: '', reason: '' }
     openTub.value = null
-    await load()
   }
 }
 function toggle(id: string, act: 'describe' | 'weigh') {
@@ -100,7 +87,6 @@ function about(tub: TubSummary): string {
 function tubDone() {
   openTub.value = null
   adding.value = false
-  void load()
 }
 </script>
 
@@ -183,7 +169,7 @@ function tubDone() {
           </svg>
           <div>
             <strong>{{ tub.name }}</strong> <span class="soft">{{ tub.maker }}</span>
-            <p class="soft about"><TubStanding :tub="tub" @kept="load" /> · {{ about(tub) }}</p>
+            <p class="soft about"><TubStanding :tub="tub" /> · {{ about(tub) }}</p>
           </div>
           <div class="stock">
             <b :class="{ trouble: tub.left < 0 }">{{ grams(Math.abs(tub.left)) }}</b>

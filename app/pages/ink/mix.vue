@@ -27,7 +27,7 @@ const matching = ref(false)
 const had = ref<number[]>([])
 
 onMounted(async () => {
-  await supplies.load().catch((error: unknown) => {
+  await supplies.whenRead('tubs', 'batches').catch((error: unknown) => {
     fault.value = wordsOf(error)
   })
   const pattern = more.value ?? supplies.batches.find((batch) => batch.id === route.query.like) ?? null

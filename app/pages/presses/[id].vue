@@ -11,17 +11,8 @@ const supplies = useSupplies()
 const units = useUnits()
 const taking = useGiving()
 const id = String(route.params.id)
-const loaded = ref(false)
-const trouble = ref('')
-async function load() {
-  try {
-    await supplies.load()
-    loaded.value = true
-  } catch (error) {
-    trouble.value = wordsOf(error)
-  }
-}
-onMounted(load)
+const loaded = computed(() => supplies.areRead('presses'))
+const trouble = computed(() => supplies.troubleOf('presses'))
 const press = computed(() => supplies.presses.find((one) => one.id === id) ?? null)
 useHead({ title: () => `${press.value?.name ?? 'A press'} · Ample Tally` })
 
@@ -32,9 +23,7 @@ const tilt = computed(() => {
   return screws && setting ? tiltOf(setting.left, setting.right, screws) : 0
 })
 
-async function takeDown() {
-  if (await taking.giving(() => session.give(`press:${id}`, 'take-down', { note: '' }))) await load()
-}
+const takeDown = () => taking.giving(() => session.give(`press:${id}`, 'take-down', { note: '' }))
 </script>
 
 <template>
@@ -87,18 +76,18 @@ async function takeDown() {
       </section>
       <section class="part">
         <div class="part-head"><h2>How it is made</h2></div>
-        <PressMade :press="press" @kept="load" />
+        <PressMade :press="press" />
       </section>
       <section v-if="isOnScrews" class="part">
         <div class="part-head">
           <h2>Its zero</h2>
           <p>each screw is counted from its own</p>
         </div>
-        <ZeroOfPress :press="press" @kept="load" />
+        <ZeroOfPress :press="press" />
       </section>
       <section class="part">
         <div class="part-head"><h2>What it costs</h2></div>
-        <PressRates :press="press" @kept="load" />
+        <PressRates :press="press" />
       </section>
       <section class="part">
         <div class="part-head"><h2>What was set on it</h2></div>

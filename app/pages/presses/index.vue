@@ -12,17 +12,9 @@ useHead({ title: 'Presses · Ample Tally' })
 const session = useSession()
 const supplies = useSupplies()
 const { busy, fault, field, giving } = useGiving()
-const loaded = ref(false)
-const trouble = ref('')
+const loaded = computed(() => supplies.areRead('presses', 'stations'))
+const trouble = computed(() => supplies.troubleOf('presses', 'stations'))
 const adding = ref(false)
-onMounted(async () => {
-  try {
-    await supplies.load()
-    loaded.value = true
-  } catch (error) {
-    trouble.value = wordsOf(error)
-  }
-})
 const presses = computed(() => [...supplies.presses].sort((a, b) => a.name.localeCompare(b.name)))
 const blank = (): PressDescription => ({ ...pressDefaults, name: '', kind: 'roller bed', divisions: 16 })
 const stationOf = (id: string) => supplies.stations.find((one) => one.id === id)
@@ -43,7 +35,6 @@ async function add() {
   draft.done()
   form.value = blank()
   adding.value = false
-  await supplies.load()
 }
 </script>
 
@@ -110,7 +101,7 @@ async function add() {
         <p>what was found or left dirty, broken or low</p>
       </div>
       <p v-if="tasks.length === 0" class="soft">Nothing is dirty, broken or low.</p>
-      <TaskLines :tasks="tasks" @kept="supplies.load()" />
+      <TaskLines :tasks="tasks" />
     </section>
     <section v-if="loaded" class="part">
       <div class="part-head"><h2>Other stations</h2></div>

@@ -13,38 +13,11 @@ import { foundWords, leftWords } from '~/drawings/sessions'
 const route = useRoute()
 const session = useSession()
 const supplies = useSupplies()
-const live = useLive()
 const id = String(route.params.id)
-const told = ref<StationReply | null>(null)
-const trouble = ref('')
-
-async function load() {
-  try {
-    const [reply] = await Promise.all([api<StationReply>(`/api/stations/${id}`), supplies.load()])
-    told.value = reply
-    trouble.value = ''
-  } catch (error) {
-    trouble.value = wordsOf(error)
-  }
-}
-/** What changes the list of what was used and drawn in the open session. */
-const usesSomething = new Set(['pulled', 'ink-taken', 'ink-drawn', 'lot-torn'])
-let soon: ReturnType<typeof setTimeout> | undefined
-const unlisten = live.listen(
-  ({ stream, type }) => {
-    if (stream === `station:${id}`) void load()
-    else if (told.value?.station.open && usesSomething.has(type)) {
-      clearTimeout(soon)
-      soon = setTimeout(() => void load(), 1500)
-    }
-  },
-  () => void load(),
-)
-onMounted(async () => {
-  await load()
-  live.follow(live.position)
+const { reply: told, trouble } = useReply<StationReply>(`/api/stations/${id}`, {
+  // What was used and drawn in the open session too.
+  on: [`station:${id}`, 'edition', 'lot', 'batch', 'tub'],
 })
-onUnmounted(unlisten)
 
 const press = computed(() => supplies.presses.find((one) => one.id === id) ?? null)
 const station = computed(() => told.value?.station ?? null)
@@ -116,7 +89,6 @@ const asItSeems = ref(false)
           :station="station"
           :place="place"
           :families="lastFamilies"
-          @kept="load"
         />
         <p v-if="!isMine && mayClose">
           <button type="button" class="link" :aria-expanded="asItSeems" @click="asItSeems = !asItSeems">
@@ -130,14 +102,14 @@ const asItSeems = ref(false)
           :place="place"
           :families="usedFamilies"
           :drawn="told!.drawn"
-          @kept="((asItSeems = false), load())"
+          @kept="asItSeems = false"
         />
       </section>
       <section class="part">
         <div class="part-head"><h2>To be done</h2></div>
         <p v-if="station.tasks.length === 0" class="soft">Nothing is dirty, broken or low here.</p>
-        <TaskLines :tasks="station.tasks.map((task) => ({ ...task, stationId: id }))" @kept="load" />
-        <RaiseTask :station-id="id" @kept="load" />
+        <TaskLines :tasks="station.tasks.map((task) => ({ ...task, stationId: id }))" />
+        <RaiseTask :station-id="id" />
       </section>
       <section class="part">
         <div class="part-head"><h2>Who was here</h2></div>

@@ -1,10 +1,9 @@
 import { SpanQuery } from '#shared/queries/lists'
 import { readCalendar } from '../../services/calendar'
+import { reading } from '../../services/reading'
 import { queryChecked } from '../../services/request'
-import { asking } from '../../services/session'
 
 /** The room's hours, closures and bookings, and how the day that is looked at could be ordered better. */
-export default defineEventHandler(async (event) => {
-  const { room, person } = await asking(event)
-  return await readCalendar(room, queryChecked(event, SpanQuery), person, Date.now())
-})
+export default defineEventHandler((event) =>
+  reading(event, (room, { person }) => readCalendar(room, queryChecked(event, SpanQuery), person, Date.now())),
+)

@@ -1,5 +1,5 @@
 import { roomSensor } from '../../devices/room-sensor'
-import { openStream } from '../../live/streams'
+import { openStream } from '../../live/open-stream'
 import { asking } from '../../services/session'
 
 /** What the room sensor shows, as it shows it. Only the reading of each hour is kept. */

@@ -1,8 +1,5 @@
 import { readCourses } from '../../services/courses'
-import { asking } from '../../services/session'
+import { reading } from '../../services/reading'
 
 /** The classes of the room: to staff all of them, to others those they come to. */
-export default defineEventHandler(async (event) => {
-  const { room, person } = await asking(event)
-  return await readCourses(room, person)
-})
+export default defineEventHandler((event) => reading(event, (room, { person }) => readCourses(room, person)))

@@ -1,7 +1,8 @@
 import { EditionsQuery } from '#shared/queries/lists'
 import { linesFor, listEditions } from '../../services/editions'
 import { queryChecked } from '../../services/request'
-import { asking, viewerOf } from '../../services/session'
+import { asking } from '../../services/session'
+import { viewerOf } from '../../services/viewer'
 
 export default defineEventHandler(async (event) => {
   const { room, person } = await asking(event)

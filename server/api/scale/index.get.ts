@@ -1,5 +1,5 @@
 import { scale } from '../../devices/scale'
-import { openStream } from '../../live/streams'
+import { openStream } from '../../live/open-stream'
 import { asking } from '../../services/session'
 
 /** What the scale shows, as it shows it. Readings are no events of the ledger: only an accepted weight is. */

@@ -1,8 +1,10 @@
+import { reading } from '../../services/reading'
 import { readStation } from '../../services/stations'
-import { asking } from '../../services/session'
 
 /** One station of the room: who is there, what was used so far, how it was found and left before. */
-export default defineEventHandler(async (event) => {
-  const { room } = await asking(event)
-  return await readStation(room, getRouterParam(event, 'id') ?? '')
-})
+export default defineEventHandler((event) =>
+  reading(event, (room) => readStation(room, getRouterParam(event, 'id') ?? ''), {
+    // While nobody is there nothing is used there.
+    on: ({ station }) => (station.open ? undefined : [`station:${station.id}`]),
+  }),
+)

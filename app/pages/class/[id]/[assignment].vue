@@ -10,7 +10,9 @@ const route = useRoute()
 const session = useSession()
 const id = String(route.params.id)
 const assignmentId = String(route.params.assignment)
-const { reply, trouble, load } = useLiveReply<CourseReply>(`/api/courses/${id}`)
+const { reply, trouble } = useReply<CourseReply>(`/api/courses/${id}`, {
+  on: [`course:${id}`, 'edition', 'lot', 'press', 'studio'],
+})
 const course = computed(() => reply.value?.course)
 const assignment = computed(() => (course.value ? assignmentOf(course.value, assignmentId) : undefined))
 useHead({ title: () => `${assignment.value?.title ?? 'Assignment'} · Ample Tally` })
@@ -32,7 +34,7 @@ const names = (ids: readonly string[]) => listed(ids.map((one) => session.nameOf
         </p>
       </div>
       <template v-if="assignment">
-        <StartEditions :course="course" :assignment="assignment" @done="load" />
+        <StartEditions :course="course" :assignment="assignment" />
         <section v-if="benches.length > 0" class="part" aria-labelledby="work">
           <div class="part-head">
             <h2 id="work">Handed in</h2>
@@ -50,19 +52,13 @@ const names = (ids: readonly string[]) => listed(ids.map((one) => session.nameOf
           </ul>
           <ClassPapers :course="course" :assignment="assignment" :benches="benches" />
         </section>
-        <PrintExchange
-          v-if="benches.length > 1"
-          :course="course"
-          :assignment="assignment"
-          :benches="benches"
-          @done="load"
-        />
+        <PrintExchange v-if="benches.length > 1" :course="course" :assignment="assignment" :benches="benches" />
         <FoldedPart
           title="What it asks"
           :words="`${pluralise(assignment.plan.size, 'print')} each, ${assignment.gates.length} gates, ${pluralise(assignment.pictures.length, 'picture')} to hand in.`"
           :missing="benches.length === 0"
         >
-          <AssignmentForm :key="course.seq" :course="course" :assignment="assignment" @done="load" />
+          <AssignmentForm :key="course.seq" :course="course" :assignment="assignment" />
         </FoldedPart>
       </template>
       <p v-else>That assignment is not there any more. <NuxtLink :to="`/class/${id}`">To the class</NuxtLink></p>

@@ -11,8 +11,11 @@ import { pluralise } from '#core/units/pluralise'
 const route = useRoute()
 const session = useSession()
 const id = String(route.params.id)
-const { reply, trouble, load } = useLiveReply<CourseReply>(`/api/courses/${id}`)
-const all = useLiveReply<CoursesReply>('/api/courses')
+const { reply, trouble } = useReply<CourseReply>(`/api/courses/${id}`, {
+  on: [`course:${id}`, 'edition', 'lot', 'press', 'studio'],
+  every: aMinute,
+})
+const all = useReply<CoursesReply>('/api/courses', { on: ['course'] })
 useHead({ title: () => `${reply.value?.course.name ?? 'Class'} · Ample Tally` })
 const now = ref(Date.now())
 const clock = setInterval(() => {
@@ -56,7 +59,6 @@ const others = computed(() => all.reply.value?.courses.filter((one) => one.id !=
 const adding = ref(false)
 function assigned() {
   adding.value = false
-  void load()
 }
 </script>
 
@@ -96,7 +98,6 @@ function assigned() {
             :press-name="pressName(ask.pressId)"
             :rations="reply.rations"
             :now="now"
-            @done="load"
           />
         </ul>
       </section>
@@ -148,7 +149,7 @@ function assigned() {
         :missing="course.studentIds.length === 0"
         :words="listed(course.studentIds.map((one) => session.nameOf(one)))"
       >
-        <CourseStudents :reply="reply" :others="others" @done="load" />
+        <CourseStudents :reply="reply" :others="others" />
       </FoldedPart>
       <FoldedPart
         title="Term and hours"
@@ -159,7 +160,7 @@ function assigned() {
           ].join(', ')
         "
       >
-        <CourseForm :key="course.seq" :course="course" @done="load" />
+        <CourseForm :key="course.seq" :course="course" />
       </FoldedPart>
       <FoldedPart
         title="Assignments"

@@ -8,10 +8,8 @@ import { momentWords } from '~/drawings/drying'
 
 /** What dries: when it is fit for what, what a touch says, and the sheets that somebody has found dry. */
 const edition = useEdition()
-const supplies = useSupplies()
 const { layerId, layer } = useLayerChoice('', layerDrying)
 const { busy, fault, giving } = useGiving()
-onMounted(() => void supplies.load().catch(() => {}))
 const now = ref(Date.now())
 const clock = setInterval(() => (now.value = Date.now()), 60_000)
 onUnmounted(() => clearInterval(clock))

@@ -7,8 +7,6 @@ import { howLong, listed } from '~/drawings/words'
 
 /** After the press: colours by hand in batches, flattening, trimming, the chop; as a grid that shows what is left. */
 const edition = useEdition()
-const supplies = useSupplies()
-onMounted(() => void supplies.load().catch(() => {}))
 const state = computed(() => edition.state!)
 const steps = computed(() => stepsOf(state.value.finishing))
 const batches = computed(() => batchesOf(state.value))

@@ -14,12 +14,10 @@ import { agree, pluralise } from '#core/units/pluralise'
 /** Before the block of a reduction is cut to its next state: what is alive, what would be left behind, and both chances. */
 const edition = useEdition()
 const session = useSession()
-const supplies = useSupplies()
 const route = useRoute()
 const { layerId, layer } = useLayerChoice(typeof route.query.layer === 'string' ? route.query.layer : '')
 const { busy, fault, giving } = useGiving()
 const room = useInkRoom()
-onMounted(() => void supplies.load().catch(() => {}))
 const reason = ref('')
 
 const state = computed(() => edition.state!)

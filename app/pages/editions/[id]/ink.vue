@@ -9,15 +9,9 @@ const edition = useEdition()
 const route = useRoute()
 const supplies = useSupplies()
 const { layerId, layer } = useLayerChoice(typeof route.query.layer === 'string' ? route.query.layer : '')
-const trouble = ref('')
-const loaded = ref(false)
+const trouble = computed(() => supplies.troubleOf('batches'))
+const loaded = computed(() => supplies.areRead('batches') || trouble.value !== '')
 const openBatch = ref('')
-onMounted(async () => {
-  await supplies.load().catch((error: unknown) => {
-    trouble.value = wordsOf(error)
-  })
-  loaded.value = true
-})
 
 const inForce = computed(() =>
   supplies.batches.filter(

@@ -16,7 +16,6 @@ const session = useSession()
 const supplies = useSupplies()
 const units = useUnits()
 const { busy, fault, field, giving } = useGiving()
-onMounted(() => void supplies.load())
 
 const copy = <Value,>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
 /** The registration sheet says what is printed where; else the block says how large; else a usual size. */
@@ -82,9 +81,8 @@ async function keep() {
   if (await giving(() => edition.give('plan-piece', { piece: copy(piece.value) }))) draft.done()
 }
 
-async function lotAdded(id: string) {
+function lotAdded(id: string) {
   showLot.value = false
-  await supplies.load()
   const added = supplies.lots.find((known) => known.id === id)
   if (added)
     piece.value = {
@@ -100,9 +98,8 @@ async function lotAdded(id: string) {
     }
 }
 
-async function counted() {
+function counted() {
   counting.value = false
-  await supplies.load()
 }
 </script>
 
@@ -182,7 +179,7 @@ async function counted() {
         <p>what was really got</p>
       </div>
       <SharedPaper />
-      <TearForm :lot="lot" :piece="piece" :plan="plan" @torn="supplies.load()" />
+      <TearForm :lot="lot" :piece="piece" :plan="plan" />
     </section>
     <section v-if="edition.state!.torn.length > 0" class="part">
       <div class="part-head"><h2>Torn so far</h2></div>

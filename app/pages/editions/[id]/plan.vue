@@ -17,7 +17,6 @@ const layerName = ref('')
 const session = useSession()
 const supplies = useSupplies()
 const { planAll } = useTearPlans()
-onMounted(() => void supplies.load().catch(() => undefined))
 
 const saved = ref(false)
 const locked = computed(() => !!edition.state!.closedAt || !edition.isTheirs)

@@ -14,7 +14,6 @@ const supplies = useSupplies()
 const units = useUnits()
 const { layerId, layer } = useLayerChoice()
 const setting = useGiving()
-onMounted(() => void supplies.load())
 
 const pressForm = usePressForm(layer)
 const { setup, block, guessedSheet, form, isChanged, press, height, answer, steps, hasScrews, screws } = pressForm
@@ -69,7 +68,6 @@ async function set() {
   const set = { layerId: layerId.value, ...pressForm.data() }
   if (!(await setting.giving(() => edition.give('set-press', set)))) return
   pressForm.kept()
-  await supplies.load()
 }
 </script>
 

@@ -11,7 +11,6 @@ import { date } from '~/format/days'
 const edition = useEdition()
 const supplies = useSupplies()
 const { layerId, layer } = useLayerChoice()
-onMounted(() => void supplies.load())
 const reason = ref('')
 const session = useSession()
 const steps = computed(() => proofPath(edition.state!, layerId.value, session.zone))

@@ -40,8 +40,6 @@ const faultsNamed = computed(() => {
 })
 const toPull = computed(() => (layer.value ? stackFor(state.value, layer.value).length : 0))
 const rackRoom = useRackRoom(layer)
-const supplies = useSupplies()
-onMounted(() => void supplies.load().catch(() => {}))
 const pullsToGo = computed(() => (layer.value ? pullsFor(state.value, layer.value, toPull.value) : 0))
 const voided = computed(() => state.value.pulls.filter((p) => p.voided && p.layerId === layerId.value))
 const disputed = computed(() => state.value.pulls.filter((p) => p.disputed && !p.disputed.settled))

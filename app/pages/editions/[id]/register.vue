@@ -90,7 +90,6 @@ async function keepFormat() {
   const id = v7()
   const format = { id, name: formatName.value, ...series, mat: mat ? { width: mat.width, height: mat.height } : null }
   if (await formatting.giving(() => session.give('studio', 'set-series-format', format))) {
-    await edition.fetchStored()
     form.value.formatId = id
     formatName.value = ''
   }

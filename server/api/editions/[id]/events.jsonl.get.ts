@@ -2,7 +2,8 @@ import { Readable } from 'node:stream'
 import { shareOf } from '#core/house/who-sees'
 import { eventLines, seenLines } from '../../../studio-file/event-lines'
 import { readEdition } from '../../../services/editions'
-import { asking, viewerOf } from '../../../services/session'
+import { asking } from '../../../services/session'
+import { viewerOf } from '../../../services/viewer'
 
 /** Every event of an edition as the person sees it, as lines of a studio file: what its record can be checked against. */
 export default defineEventHandler(async (event) => {

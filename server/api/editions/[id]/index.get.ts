@@ -1,7 +1,8 @@
 import { shareOf } from '#core/house/who-sees'
 import { sendJsonText } from '../../../services/compressed'
 import { editionFor, readEdition } from '../../../services/editions'
-import { asking, viewerOf } from '../../../services/session'
+import { asking } from '../../../services/session'
+import { viewerOf } from '../../../services/viewer'
 
 /** An edition as the person who asks sees it. */
 export default defineEventHandler(async (event) => {

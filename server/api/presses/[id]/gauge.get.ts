@@ -1,4 +1,4 @@
-import { openStream } from '../../../live/streams'
+import { openStream } from '../../../live/open-stream'
 import { pressGauge } from '../../../services/press-gauge'
 import { asking } from '../../../services/session'
 

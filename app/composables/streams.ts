@@ -1,0 +1,74 @@
+import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { streamKind } from '#core/ground/envelope'
+import { emptyState, type StreamState } from '#core/house/streams'
+import type { Page, Reading } from '#shared/replies/reading'
+import { FoldedStreams } from '~/live/folded-streams'
+import { useLive } from '~/stores/live'
+import { api, mayPass, wordsOf } from './api'
+
+/** How long after a question that failed it is asked again, ms. */
+const rest = 3_000
+
+type Answer<State> = Promise<Reading<Page<State>>>
+
+/**
+ * Every stream of a kind, read by pages to the end once and folded further as the ledger goes on.
+ * @param kind a kind whose streams are small
+ */
+export function useStreams<State extends StreamState>(kind: string) {
+  const ask = (query: string): Answer<State> => api(`/api/streams/${kind}${query}`)
+  return folded<State>(
+    (stream) => streamKind(stream) === kind,
+    (after) => ask(after === null ? '' : `?after=${encodeURIComponent(after)}`),
+    (stream) => ask(`?stream=${encodeURIComponent(stream)}`),
+  )
+}
+
+/** One stream, folded as the ledger goes on; null until it was read, and where there is none. */
+export function useStream<State extends StreamState>(stream: string) {
+  const one = (): Answer<State> => api(`/api/streams/${streamKind(stream)}?stream=${encodeURIComponent(stream)}`)
+  const { states, ...about } = folded<State>((other) => other === stream, one, one)
+  return { ...about, state: computed(() => states.value[0] ?? null) }
+}
+
+function folded<State extends StreamState>(
+  isOf: (stream: string) => boolean,
+  page: (after: string | null) => Answer<State>,
+  one: (stream: string) => Answer<State>,
+) {
+  const live = useLive()
+  const states = shallowRef<readonly State[]>([])
+  /** True once all of them were read. */
+  const isAll = ref(false)
+  const trouble = ref('')
+  const streams = new FoldedStreams<State>({
+    isOf,
+    empty: (name) => emptyState(name) as State,
+    page,
+    one,
+    follow: live.follow,
+    show: (shown, all) => {
+      states.value = shown
+      // Read to the end once, they stay so while they are read anew.
+      isAll.value ||= all
+      if (all) trouble.value = ''
+    },
+    fail: (error) => {
+      trouble.value = wordsOf(error)
+      if (mayPass(error)) again = setTimeout(() => void streams.load(), rest)
+    },
+  })
+  let again: ReturnType<typeof setTimeout> | undefined
+  const unhear = live.hear({
+    stored: (event) => streams.heard(event),
+    reload: () => void streams.load(),
+    anew: (stream) => streams.anew(stream),
+  })
+  void streams.load()
+  onScopeDispose(() => {
+    clearTimeout(again)
+    unhear()
+    streams.stop()
+  })
+  return { states, isAll, trouble }
+}
