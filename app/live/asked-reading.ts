@@ -1,10 +1,10 @@
-import type { LedgerEvent } from '#core/ground/envelope'
+import type { SentEvent } from '#core/ground/envelope'
 import type { Reading } from '#shared/replies/reading'
 
 interface Options<Data> {
   ask: () => Promise<Reading<Data>>
   /** Whether what is read may change with an event. */
-  concerns: (event: Pick<LedgerEvent, 'stream'>, shown: Reading<Data> | null) => boolean
+  concerns: (event: Pick<SentEvent, 'stream'>, shown: Reading<Data> | null) => boolean
   show: (reading: Reading<Data>) => void
   /** What was shown is of another person, ledger or question. */
   clear: () => void
@@ -48,7 +48,7 @@ export class AskedReading<Data> {
   }
 
   /** @param isOwn true for the person's own act, which is shown without waiting */
-  heard(event: Pick<LedgerEvent, 'stream' | 'position'>, isOwn = false): void {
+  heard(event: Pick<SentEvent, 'stream' | 'position'>, isOwn = false): void {
     if (!this.options.concerns(event, this.shown)) return
     this.need(event.position, isOwn)
   }

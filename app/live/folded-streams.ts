@@ -1,5 +1,5 @@
 import type { Folded } from '#core/ground/act'
-import type { LedgerEvent } from '#core/ground/envelope'
+import type { SentEvent } from '#core/ground/envelope'
 import { evolve } from '#core/house/streams'
 import { withheld } from '#core/house/who-sees'
 import type { Page, Reading } from '#shared/replies/reading'
@@ -32,7 +32,7 @@ export class FoldedStreams<State extends Folded> {
   private newest = 0
   private oldest = 0
   /** Events that wait for those before them, by stream. */
-  private readonly ahead = new Map<string, LedgerEvent[]>()
+  private readonly ahead = new Map<string, SentEvent[]>()
   private readonly mending = new Map<string, ReturnType<typeof setTimeout>>()
   private isAll = false
   private age = 0
@@ -66,7 +66,7 @@ export class FoldedStreams<State extends Folded> {
   }
 
   /** An event of the live stream, or of the answer to one's own act: whichever comes first is folded. */
-  heard(event: LedgerEvent): void {
+  heard(event: SentEvent): void {
     if (!this.options.isOf(event.stream)) return
     const known = this.states.get(event.stream)
     if (event.seq <= (known?.seq ?? 0)) return

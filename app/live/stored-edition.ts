@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef } from 'vue'
 import { broughtUpToDate } from '#core/edition/older-copy'
 import type { EditionState } from '#core/edition/state'
-import type { LedgerEvent } from '#core/ground/envelope'
+import type { SentEvent } from '#core/ground/envelope'
 import { emptyState, evolve, type StreamState } from '#core/house/streams'
 import { noRecord, type ShopRecord } from '#core/plan/shop-record'
 import { emptyStudio, type StudioState } from '#core/stores/studio/state'
@@ -24,7 +24,7 @@ type Kept = Omit<EditionReply, 'record'> & { record?: ShopRecord }
  * @param onHeard an event of the edition, before it is folded
  * @param onFolded whenever something was folded
  */
-export function useStoredEdition(onHeard: (event: LedgerEvent) => void, onFolded: () => void) {
+export function useStoredEdition(onHeard: (event: SentEvent) => void, onFolded: () => void) {
   const live = useLive()
   const id = ref('')
   const states = shallowRef<readonly StreamState[]>([])
@@ -118,7 +118,7 @@ export function useStoredEdition(onHeard: (event: LedgerEvent) => void, onFolded
     if (await keepCopy(state.stream, copy)) await dropEvents(state.stream, state.seq)
   }
 
-  function heard(event: LedgerEvent): void {
+  function heard(event: SentEvent): void {
     if (event.stream === stream.value) onHeard(event)
     const current = stored.value
     if (current && event.stream === current.stream && event.seq > current.seq) void keepEvent(event)

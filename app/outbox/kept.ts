@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB, type StoreNames } from 'idb'
-import type { LedgerEvent } from '#core/ground/envelope'
+import type { SentEvent } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 
 /** A command waiting to be stored, in the order it was given. */
@@ -27,7 +27,7 @@ interface Kept extends DBSchema {
   refused: { key: number; value: Refused }
   copies: { key: string; value: unknown }
   /** Events stored since the copy of their stream was made. */
-  since: { key: [stream: string, seq: number]; value: LedgerEvent }
+  since: { key: [stream: string, seq: number]; value: SentEvent }
   /** The newest commands that were stored. */
   answered: { key: number; value: Answered }
 }
@@ -133,12 +133,12 @@ export async function letGoOfPages(): Promise<void> {
 }
 
 /** Keep one event beside the copy of its stream: a copy of a long edition is too dear to write at every stroke. */
-export async function keepEvent(event: LedgerEvent): Promise<void> {
+export async function keepEvent(event: SentEvent): Promise<void> {
   await withKept((db) => db.put('since', event)).catch(() => undefined)
 }
 
 /** Events kept since the copy of a stream was made, oldest first. */
-export async function eventsSince(stream: string): Promise<LedgerEvent[]> {
+export async function eventsSince(stream: string): Promise<SentEvent[]> {
   return await withKept((db) => db.getAll('since', eventsOf(stream, Number.MAX_SAFE_INTEGER))).catch(() => [])
 }
 

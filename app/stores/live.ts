@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { LedgerEvent } from '#core/ground/envelope'
+import type { SentEvent } from '#core/ground/envelope'
 import { upcast } from '#core/house/upcast'
 import { SharedStream } from '~/live/shared-stream'
 import { useSession } from './session'
@@ -11,7 +11,7 @@ export interface Hearing {
    * An event that is stored. One's own come with the answer to the act, before others that stand before them; those come
    * once more with everybody's.
    */
-  stored: (event: LedgerEvent, isOwn: boolean) => void
+  stored: (event: SentEvent, isOwn: boolean) => void
   /** Too much was missed to say what changed up to a position. */
   reload?: (position: number) => void
   /** A stream became this person's, or ceased to be: what is held of it was cut otherwise. */
@@ -68,8 +68,8 @@ export const useLive = defineStore('live', () => {
   }
 
   /** @returns false when it is of a newer program, which stops the page until it is loaded again */
-  function tell(event: LedgerEvent, isOwn: boolean): boolean {
-    let readable: LedgerEvent
+  function tell(event: SentEvent, isOwn: boolean): boolean {
+    let readable: SentEvent
     try {
       readable = upcast(event)
     } catch {
@@ -83,7 +83,7 @@ export const useLive = defineStore('live', () => {
   }
 
   /** What an answer to one's own act says was stored: shown without waiting for the live stream. */
-  function answered(events: readonly LedgerEvent[]): void {
+  function answered(events: readonly SentEvent[]): void {
     for (const event of events) if (!tell(event, true)) return
   }
 

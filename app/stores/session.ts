@@ -3,7 +3,7 @@ import { isStaff as staffed } from '#core/ground/who'
 import { defineStore } from 'pinia'
 import { v4, v7 } from 'uuid'
 import { computed, ref, watch } from 'vue'
-import type { LedgerEvent, Role } from '#core/ground/envelope'
+import type { SentEvent, Role } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { CommandReply, PeopleReply, PersonReply, SessionReply } from '#shared/replies/replies'
 import { api, ApiError } from '~/composables/api'
@@ -38,7 +38,7 @@ export const useSession = defineStore('session', () => {
    */
   const unsure = new Map<string, CommandRequest>()
 
-  const listeners = new Set<(events: readonly LedgerEvent[]) => void>()
+  const listeners = new Set<(events: readonly SentEvent[]) => void>()
 
   const person = computed(() => session.value?.person ?? null)
   /** Which ledger this is; a copy kept by an older program does not say. */
@@ -175,7 +175,7 @@ export const useSession = defineStore('session', () => {
   }
 
   /** Hear the events of one's own acts, of whatever stream. */
-  function onAnswer(listener: (events: readonly LedgerEvent[]) => void): void {
+  function onAnswer(listener: (events: readonly SentEvent[]) => void): void {
     listeners.add(listener)
   }
 

@@ -28,6 +28,12 @@ export interface LedgerEvent<Type extends string = string, Data = unknown> {
   hash: string
 }
 
+/** An event as it is sent to a browser: without what only the ledger itself goes by. */
+export type SentEvent<Type extends string = string, Data = unknown> = Omit<
+  LedgerEvent<Type, Data>,
+  'device' | 'recordedAt' | 'hash'
+>
+
 /** What of an event an evolver may read: nothing that depends on when or how it was stored. */
 export type Happening = Pick<LedgerEvent, 'stream' | 'seq' | 'type' | 'version' | 'actor' | 'occurredAt' | 'data'> &
   // What a browser foresees has not been handed in yet, and has no place in the ledger.

@@ -4,7 +4,7 @@ import { play } from '../../tests/fixtures/random-run'
 import { actOf, eventOf } from './acts'
 import { emptyState, fold, streamKinds } from './streams'
 import { type LedgerEvent, type Role, roles, streamKind } from '../ground/envelope'
-import { ownersOf, seenEvent, seenState, type Share, shareOf, type Viewer, whoSees } from './who-sees'
+import { ownersOf, seenState, sentEvent, type Share, shareOf, type Viewer, whoSees } from './who-sees'
 
 const streams = [
   ...streamKinds.map((kind) => (kind === 'studio' || kind === 'calendar' ? kind : `${kind}:x`)),
@@ -83,7 +83,7 @@ function seenOtherwise(stream: string, events: readonly LedgerEvent[]): number {
   for (const share of new Set(viewers.map((viewer) => shareOf(viewer, stream, isOwn)))) {
     const wanted = seenState(state, share)
     if (share === 'whole' || wanted === null) continue
-    const seen = events.flatMap((event) => seenEvent(event, share) ?? [])
+    const seen = events.flatMap((event) => sentEvent(event, share) ?? [])
     expect(fold(emptyState(stream), seen)).toEqual(wanted)
     if (seen.some(({ type }) => type === 'withheld')) cut += 1
   }

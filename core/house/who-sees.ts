@@ -2,7 +2,7 @@ import { roomAccount } from '../account/state'
 import type { CourseState } from '../course/state'
 import type { EditionState } from '../edition/state'
 import type { Folded } from '../ground/act'
-import { type LedgerEvent, type Role, streamKind } from '../ground/envelope'
+import { type LedgerEvent, type Role, type SentEvent, streamKind } from '../ground/envelope'
 import { isStaff } from '../ground/who'
 import type { StreamKind } from './streams'
 
@@ -102,6 +102,14 @@ export function seenEvent(event: LedgerEvent, share: Share): LedgerEvent | null 
   if (share !== 'bare' && !share.events.includes(event.type)) return event
   // Who and when stay: a stream’s stamp reads them of every event, whatever its type.
   return { ...event, type: withheld, version: 1, data: {}, device: '', commandId: '', hash: '' }
+}
+
+/** The same on its way to a browser, which hears thirty of them a second: nothing goes along that no page reads. */
+export function sentEvent(event: LedgerEvent, share: Share): SentEvent | null {
+  const seen = seenEvent(event, share)
+  if (!seen) return null
+  const { device: _device, recordedAt: _recordedAt, hash: _hash, ...sent } = seen
+  return sent
 }
 
 /** A folded state as somebody sees it: what `evolve` makes of the events as they see them; null where they see nothing. */

@@ -1,7 +1,7 @@
 import type { Sequelize } from 'sequelize'
 import type { Folded } from '#core/ground/act'
 import type { LedgerEvent } from '#core/ground/envelope'
-import { hangsOnOwner, seenEvent, type Share, shareOf, type Viewer } from '#core/house/who-sees'
+import { hangsOnOwner, sentEvent, type Share, shareOf, type Viewer } from '#core/house/who-sees'
 import { eventsAfter } from '../database/events'
 import type { Owners } from './owners'
 
@@ -34,8 +34,8 @@ class Telling {
 
   private text(share: Share): string | null {
     if (!this.texts.has(share)) {
-      const seen = seenEvent(this.event, share)
-      this.texts.set(share, seen && JSON.stringify(seen))
+      const sent = sentEvent(this.event, share)
+      this.texts.set(share, sent && JSON.stringify(sent))
     }
     return this.texts.get(share)!
   }

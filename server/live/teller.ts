@@ -1,5 +1,5 @@
 import type { Told } from './live'
-import type { Stream } from './streams'
+import type { Stream } from './open-stream'
 
 /**
  * What one browser is told, in order and without a gap: events, and stretches of positions of which nothing is for its

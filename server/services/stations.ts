@@ -26,6 +26,11 @@ export async function readStations(room: Pressroom): Promise<StationSummary[]> {
   return stations.map((station) => ({ ...station, name: names.get(station.id) ?? station.name }))
 }
 
+export async function isAtStation(room: Pressroom, personId: string): Promise<boolean> {
+  const stations = await summariesOf<StationSummary>(room.db.reader, 'station')
+  return stations.some(({ open }) => open?.by === personId)
+}
+
 /** What was used in a session that is open now, by the editions pulled since. */
 async function usedSoFar(room: Pressroom, { stream, open }: StationState): Promise<Used> {
   if (!open) return nothingUsed

@@ -1,7 +1,7 @@
 import type { EditionState } from '#core/edition/state'
-import { type LedgerEvent, streamKind } from '#core/ground/envelope'
+import { type LedgerEvent, type SentEvent, streamKind } from '#core/ground/envelope'
 import { actOf } from '#core/house/acts'
-import { seenEvent, shareOf } from '#core/house/who-sees'
+import { sentEvent, shareOf } from '#core/house/who-sees'
 import { type Card, readCard } from '#core/ink/draw-down'
 import { requestOf } from '#shared/commands/requests'
 import type { CommandRequest } from '#shared/commands/envelope'
@@ -61,7 +61,7 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
     case 'stored':
       return await withHandOut(room, station, request, {
         ...answer.reply,
-        events: answer.events.flatMap((event) => seenBy(room, sender.person, event) ?? []),
+        events: answer.events.flatMap((event) => sentTo(room, sender.person, event) ?? []),
       })
     case 'conflict':
       throw failure({
@@ -76,8 +76,8 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
 }
 
 /** An event as whoever hands the command in sees it: they read the answer, whoever gave the tap. */
-function seenBy(room: Pressroom, person: Person, event: LedgerEvent): LedgerEvent | null {
-  return seenEvent(event, shareOf(viewerOf(person), event.stream, room.owners.isOwn))
+function sentTo(room: Pressroom, person: Person, event: LedgerEvent): SentEvent | null {
+  return sentEvent(event, shareOf(viewerOf(person), event.stream, room.owners.isOwn))
 }
 
 /** What the act is given, when there is such an act on a stream of that kind and its data is in shape. */

@@ -6,7 +6,7 @@ import type { Leave } from '#core/stores/studio/leaves'
 import type { Ask } from '#core/edition/sign-offs'
 import type { InClass } from '#core/run/in-class'
 import type { PastSession, StationState, Task, Used } from '#core/station/state'
-import type { LedgerEvent } from '#core/ground/envelope'
+import type { SentEvent } from '#core/ground/envelope'
 import type { EditionState } from '#core/edition/state'
 import type { StudioSettings, StudioState } from '#core/stores/studio/state'
 import type { Role } from '#core/ground/envelope'
@@ -41,7 +41,7 @@ export interface StoredReply {
 /** The answer to a command, with what it made so that nobody need fetch the stream again. */
 export interface CommandReply extends StoredReply {
   /** Its events, of whatever stream, oldest first, as whoever handed it in sees them. */
-  events: LedgerEvent[]
+  events: SentEvent[]
   /** For a pull: the sheets handed to this station next. */
   handOut?: HandOut
 }
@@ -147,6 +147,8 @@ export interface SessionReply {
   /** Whose clock and calendar the room goes by, and what time it is there, ms since 1970. */
   zone: Zone
   now: number
+  /** True when the person has a session open at a station: they are asked whether they are still there. */
+  isAtStation: boolean
   /** True until the studio and its first manager exist. */
   needsSetup: boolean
   studio: Pick<StudioState, keyof StudioSettings>

@@ -30,6 +30,8 @@ const small: Record<string, () => Promise<object>> = {
   tally: async () => await (await part('page')).measureLongTally!(newFolder(), await filled(), 20, 5),
   curating: async () => await (await part('curating')).measureCurating!(newFolder(), few, 6),
   'long run': async () => await (await part('long-run')).measureLongRun!(newFolder(), few, 10),
+  rooms: async () => await (await part('rooms')).measureRooms!(newFolder(), ['/racks']),
+  stream: async () => await (await part('stream')).measureStream!(newFolder(), 1),
   class: async () => await (await part('class')).measureClass!(newFolder(), { students: 2, watched: 2, rest: 200 }),
 }
 

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { LedgerEvent } from '#core/ground/envelope'
+import type { SentEvent } from '#core/ground/envelope'
 import { evolve, type StreamState } from '#core/house/streams'
 import { withheld } from '#core/house/who-sees'
 import type { LotState } from '#core/stores/lot/state'
@@ -74,7 +74,7 @@ describe('streams of a kind', () => {
     const second = await page<LotState>(manager, `lot?after=${encodeURIComponent(first.data.next!)}`)
     expect(second.data.next).toBeNull()
     for (const state of second.data.states) states.set(state.stream, state)
-    const told = eventsIn(await heard(manager, server.url, first.position)) as LedgerEvent[]
+    const told = eventsIn(await heard(manager, server.url, first.position)) as SentEvent[]
     const missing = told.filter(({ stream }) => !states.has(stream)).map(({ stream }) => stream)
     expect(missing).toEqual([later])
     for (const stream of missing) {
@@ -139,7 +139,7 @@ describe('the answer to an act', () => {
     const asked = await jory.handIn(
       jory.envelope(stream, 'ask', { what: 'help', layerId: null, pressId: null, words: 'a private question' }),
     )
-    const [ask] = asked.body.events as LedgerEvent<string, { words: string }>[]
+    const [ask] = asked.body.events as SentEvent<string, { words: string }>[]
     expect(ask!.data.words).toBe('a private question')
     const note = { askId: ask!.commandId, note: 'a private answer' }
     const tablet = await new Client(server.url, 'tablet').signIn(manager.personId, 'net loft')

@@ -9,7 +9,7 @@ const route = useRoute()
 /** Said to go on, for this sign-in. */
 const going = ref<string[]>([])
 const own = computed(() =>
-  (session.person ? supplies.inUse : []).filter(
+  (session.session?.isAtStation ? supplies.inUse : []).filter(
     ({ open }) => open && open.by === session.person?.id && isLeftOpen(open.at, Date.now()),
   ),
 )
