@@ -118,7 +118,12 @@ export default ts.config(
   { files: ['**/*.{ts,vue}'], rules: { 'no-undef': 'off' } },
   // Node's scripts, one of which also hands functions to a page.
   { files: ['scripts/**/*.mjs'], rules: { 'no-undef': 'off' } },
-  { rules: { 'max-depth': ['error', 4], '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }] } },
+  {
+    rules: {
+      'max-depth': ['error', 4],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+    },
+  },
   coreFloors,
   noCircles,
   timeIsAType,
