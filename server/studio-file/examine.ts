@@ -1,4 +1,6 @@
 import { agree, pluralise } from '#core/units/pluralise'
+import type { CalendarState } from '#core/calendar/state'
+import { isZone } from '#core/time/zone'
 import type { StudioState } from '#core/stores/studio/state'
 import { emptyState, fold } from '#core/house/streams'
 import type { StudioFileReport } from '#shared/replies/studio-file'
@@ -44,6 +46,17 @@ async function studioOf(db: Connections, problems: Problems): Promise<StudioStat
     problems.tell(`The studio’s own stream cannot be read here: ${(error as Error).message}`)
     return empty
   }
+}
+
+/** What of the room's clock cannot be followed here; its days are right again once the hours are set anew. */
+async function zoneRemarks(db: Connections): Promise<string[]> {
+  const { events } = await readStream(db.long, 'calendar')
+  const { timeZone } = fold(emptyState('calendar') as CalendarState, events)
+  return isZone(timeZone)
+    ? []
+    : [
+        `The room keeps the clock of “${timeZone}”, which this server does not know: its days go by UTC here until somebody sets the room’s hours anew.`,
+      ]
 }
 
 /** The people of the file are those of its ledger, and one of them can open the room. */
@@ -116,7 +129,13 @@ export async function examine(staged: Staged, problems: Problems): Promise<Studi
     pictures: pictures.size,
     kept: about!.from && about!.to ? { from: about!.from, to: about!.to } : null,
     head: head.head,
-    remarks:
-      lost > 0 ? [`${lost} pictures that are named are not in the file; they were lost before it was written.`] : [],
+    remarks: [
+      ...(lost > 0
+        ? [
+            `${pluralise(lost, 'picture')} that ${agree(lost, 'is', 'are')} named ${agree(lost, 'is', 'are')} not in the file: lost before it was written.`,
+          ]
+        : []),
+      ...(await zoneRemarks(db)),
+    ],
   }
 }

@@ -1,3 +1,4 @@
+import { dayOf } from '#core/time/room-day'
 import { createHash } from 'node:crypto'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { mkdir } from 'node:fs/promises'
@@ -81,7 +82,7 @@ const golden = '../../core/house/golden'
 const versions = readdirSync(new URL(golden, import.meta.url)).filter((name) => name.endsWith('.jsonl'))
 
 /** A ledger of every event of every version there ever was, each version's streams beside the others'. */
-function everyEvent(change: Partial<LedgerEvent> = {}): LedgerEvent[] {
+function everyEvent(changed: (event: LedgerEvent) => LedgerEvent = (event) => event): LedgerEvent[] {
   const last = new Map<string, { seq: number; hash: string }>()
   const told = versions.flatMap((name) =>
     readFileSync(new URL(`${golden}/${name}`, import.meta.url), 'utf8')
@@ -96,7 +97,7 @@ function everyEvent(change: Partial<LedgerEvent> = {}): LedgerEvent[] {
   const first = { ...told[0]!, stream: 'studio', type: 'person-added', version: 1 }
   return [{ ...first, data: { personId: 'p1', role: 'manager' } }, ...told].map((event, i) => {
     const before = last.get(event.stream) ?? { seq: 0, hash: chainStart }
-    const placed = { ...event, ...change, claimedAt: null, position: i + 1, seq: before.seq + 1 }
+    const placed = { ...changed(event), claimedAt: null, position: i + 1, seq: before.seq + 1 }
     const hash = eventHash(before.hash, placed)
     last.set(event.stream, { seq: placed.seq, hash })
     return { ...placed, hash }
@@ -120,10 +121,10 @@ const roundTrips: Record<StreamKind, string> = {
   account: 'account:p2-version-12',
 }
 
-async function roomOfEveryEvent(change: Partial<LedgerEvent> = {}): Promise<Pressroom> {
+async function roomOfEveryEvent(changed?: (event: LedgerEvent) => LedgerEvent): Promise<Pressroom> {
   const folder = newFolder()
   const room = await openPressroom(folder, false)
-  const events = everyEvent(change)
+  const events = everyEvent(changed)
   for (const event of events) {
     const row = toRow(event)
     await room.db.writer.query(
@@ -307,12 +308,27 @@ describe('a studio file', () => {
   })
 
   it('with moments that earlier versions took is taken, and its hashes stay', async () => {
-    const before = await roomOfEveryEvent({ occurredAt: '2026-335T10:00:00.000Z' })
+    const before = await roomOfEveryEvent((event) => ({ ...event, occurredAt: '2026-335T10:00:00.000Z' }))
     const text = await written(before)
     const room = await newRoom()
     expect((await handIn(room, text)).problems).toEqual([])
     await room.bringingIn.take(room, 'p1', 'a new passphrase')
     expect(await written(room)).toBe(text)
+  })
+
+  it('of a room whose clock this server does not know is taken, and says what follows from it', async () => {
+    const before = await roomOfEveryEvent((event) =>
+      event.type === 'hours-set'
+        ? { ...event, data: { ...(event.data as object), timeZone: 'Europe/Ropewick' } }
+        : event,
+    )
+    const text = await written(before)
+    const room = await newRoom()
+    const { problems, report } = await handIn(room, text)
+    expect(problems).toEqual([])
+    expect(report!.remarks.join(' ')).toContain('“Europe/Ropewick”, which this server does not know')
+    await room.bringingIn.take(room, 'p1', 'a new passphrase')
+    expect(dayOf('2026-11-30T23:30:00.000Z', room.zone.zone)).toBe('2026-11-30')
   })
 
   it('of nothing but blank lines is let go of at once, and taps come in between', async () => {

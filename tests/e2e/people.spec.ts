@@ -173,6 +173,18 @@ test('a station nobody touches says so, signs its person out, and keeps what wai
   await page.clock.fastForward('02:05')
   await expect(page.getByText('Nobody touched this station for a while, so it was signed out.')).toBeVisible()
   expect((await page.request.get(`${server.url}/api/floor`)).status()).toBe(401)
+
+  // With the server off as well the station goes to the door once, and stays there.
+  await choose(page, 'Name', /Merle Tarn/)
+  await page.getByLabel('PIN or passphrase').fill('2580')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('link', { name: 'Merle Tarn, member' })).toBeVisible()
+  await server.stop('SIGKILL')
+  await page.clock.fastForward('02:05')
+  await expect(page).toHaveURL(/\/sign-in\?idle=1/)
+  const door = page.url()
+  for (let look = 0; look < 5; look++) await page.clock.fastForward('00:30')
+  expect(page.url()).toBe(door)
 })
 
 test('eight tabs of one browser share one stream, and go on when the one that holds it closes', async ({
