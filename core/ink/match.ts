@@ -22,6 +22,11 @@ export const mostTubs = 4
 /** A difference nobody sees: no larger set is tried for less. */
 const unseen = 0.05
 
+/** Every set takes so few steps; by then it shows which come near, and only those go on to the end. */
+const stepsOfAll = 3
+const stepsOfNearest = 12
+const nearest = 500
+
 /** Search by squared difference in CIELAB, then polish by ΔE00; so many sets of tubs are polished. */
 const polished = 24
 
@@ -41,16 +46,19 @@ export function matchColour(
   progress: (done: number, all: number) => void = () => {},
 ): Match[] {
   const mix = new Film(paper, thickness, tubs)
-  const found: { tubs: number[]; weights: number[]; square: number }[] = []
+  const found: Descent[] = []
   const sizes = Array.from({ length: Math.min(mostTubs, tubs.length) }, (_, i) => i + 1)
   const all = sizes.reduce((sum, size) => sum + choices(tubs.length, size), 0)
   let done = 0
   for (const size of sizes) {
+    const tried: Descent[] = []
     for (const set of subsets(tubs.length, size)) {
-      found.push(mix.nearest(set, wanted))
+      tried.push(mix.descend(mix.evenly(set, wanted), wanted, stepsOfAll))
       done += 1
       if (done % 256 === 0) progress(done, all)
     }
+    tried.sort((a, b) => a.square - b.square)
+    for (const one of tried.slice(0, nearest)) found.push(mix.descend(one, wanted, stepsOfNearest))
     found.sort((a, b) => a.square - b.square)
     found.length = Math.min(found.length, polished * 4)
     if (found.length > 0 && deltaE(mix.lab(found[0]!.tubs, found[0]!.weights), wanted) < unseen) break
@@ -63,6 +71,17 @@ export function matchColour(
     .sort(
       (a, b) => Math.round(a.miss * 10) - Math.round(b.miss * 10) || a.tubs.length - b.tubs.length || a.miss - b.miss,
     )
+}
+
+/** How far the shares of a set have come towards the colour. */
+interface Descent {
+  tubs: number[]
+  weights: number[]
+  /** Differences in CIELAB, and the sum of their squares. */
+  miss: [number, number, number]
+  square: number
+  damping: number
+  isDone: boolean
 }
 
 function choices(n: number, k: number): number {
@@ -116,27 +135,32 @@ class Film {
     return labOf(film(this.paper, this.mixed, this.thickness, this.seen))
   }
 
-  /** Shares of a set that come nearest by least squares, from even shares. */
-  nearest(set: number[], wanted: Lab): { tubs: number[]; weights: number[]; square: number } {
-    let weights = set.map(() => 0)
-    let miss = missOf(this.lab(set, weights), wanted)
-    let square = squareOf(miss)
-    let damping = 1
-    const free = set.length - 1
-    for (let round = 0; round < 12 && free > 0 && square > 1e-4; round++) {
+  /** Even shares of a set: where a descent begins. */
+  evenly(tubs: number[], wanted: Lab): Descent {
+    const weights = tubs.map(() => 0)
+    const miss = missOf(this.lab(tubs, weights), wanted)
+    return { tubs, weights, miss, square: squareOf(miss), damping: 1, isDone: tubs.length < 2 }
+  }
+
+  /** Nearer by least squares, so many steps at most. */
+  descend(from: Descent, wanted: Lab, steps: number): Descent {
+    let { weights, miss, square, damping, isDone } = from
+    const { tubs } = from
+    const free = tubs.length - 1
+    for (let step = 0; step < steps && !isDone && square > 1e-4; step++) {
       const slopes = Array.from({ length: free }, (_, j) => {
         const moved = missOf(
           this.lab(
-            set,
+            tubs,
             weights.map((weight, i) => (i === j ? weight + 1e-4 : weight)),
           ),
           wanted,
         )
         return moved.map((value, i) => (value - miss[i]!) / 1e-4)
       })
-      const step = dampedStep(slopes, miss, damping)
-      const next = weights.map((weight, i) => weight + Math.max(-2, Math.min(2, step[i] ?? 0)))
-      const nextMiss = missOf(this.lab(set, next), wanted)
+      const by = dampedStep(slopes, miss, damping)
+      const next = weights.map((weight, i) => weight + Math.max(-2, Math.min(2, by[i] ?? 0)))
+      const nextMiss = missOf(this.lab(tubs, next), wanted)
       const nextSquare = squareOf(nextMiss)
       if (nextSquare < square) {
         const gained = square - nextSquare
@@ -144,10 +168,10 @@ class Film {
         miss = nextMiss
         square = nextSquare
         damping = Math.max(1e-4, damping / 6)
-        if (gained < square * 1e-3) break
+        isDone = gained < square * 1e-3
       } else damping *= 8
     }
-    return { tubs: set, weights, square }
+    return { tubs, weights, miss, square, damping, isDone }
   }
 
   /** The same shares nearer still by ΔE00, one weight after the other in ever smaller steps. */
