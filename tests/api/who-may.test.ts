@@ -8,6 +8,7 @@ import { singleStreams } from '#core/house/streams'
 import { Client } from '../fixtures/client'
 import { samples } from '../fixtures/requests'
 import { mayDo } from '../fixtures/rights'
+import { addressOf, doors, type Whom } from '../fixtures/doors'
 import { Server } from '../fixtures/server'
 
 /** Who asks: someone of each role, who is named on the edition or looks on; nobody; and one whose sign-in was ended. */
@@ -65,79 +66,6 @@ async function named(stream: string): Promise<void> {
   expect(status).toBe(200)
 }
 
-type Whom = 'all' | 'people' | 'the named' | 'staff' | 'the manager'
-
-/** Every route: who gets further than its door. What an act asks beside that is below. */
-const doors: Record<string, { path?: string; type?: string; body?: object; whom: Whom }> = {
-  'GET editions/[id]/index': { whom: 'people' },
-  'GET editions/[id]/cost': { whom: 'the named' },
-  'GET editions/[id]/record.json': { path: 'editions/[id]/record.json', whom: 'people' },
-  'GET editions/[id]/record.csv': { path: 'editions/[id]/record.csv', whom: 'people' },
-  'GET editions/[id]/events.jsonl': { path: 'editions/[id]/events.jsonl', whom: 'people' },
-  'GET tables/[name]': { path: 'tables/stock.csv', whom: 'staff' },
-  'GET studio-file/index': { whom: 'the manager' },
-  'GET bringing-in/index': { whom: 'all' },
-  'POST bringing-in/index': { type: 'application/octet-stream', whom: 'all' },
-  'POST bringing-in/take': { whom: 'all' },
-  'POST editions/[id]/hand-out': { whom: 'people' },
-  'GET editions/index': { whom: 'people' },
-  'GET presses/[id]/uses': { whom: 'people' },
-  'GET presses/[id]/gauge': { whom: 'people' },
-  'POST presses/[id]/gauge': { whom: 'people' },
-  'GET racks': { whom: 'people' },
-  'GET losses': { path: 'losses?by=press', whom: 'people' },
-  'GET climate/index': { whom: 'people' },
-  'POST climate/index': { whom: 'people' },
-  'POST climate/reading': { whom: 'people' },
-  'GET charges': {
-    path: 'charges?from=2026-01-01&to=2026-12-31',
-    whom: 'people',
-  },
-  'GET calendar/index': {
-    path: 'calendar?from=2026-11-02T00:00:00.000Z&until=2026-11-03T00:00:00.000Z',
-    whom: 'people',
-  },
-  'GET calendar/[of]': { path: 'calendar/room.ics', whom: 'staff' },
-  'GET calendar/address': { whom: 'people' },
-  'POST calendar/address': { whom: 'people' },
-  'GET calendar/feed/[token]': { path: 'calendar/feed/nobody.ics', whom: 'all' },
-  'GET orders': { whom: 'staff' },
-  'GET year': { path: 'year?year=2026', whom: 'staff' },
-  'GET timetable': { whom: 'people' },
-  'GET courses/index': { whom: 'people' },
-  'GET courses/[id]': { whom: 'staff' },
-  'GET stations/index': { whom: 'people' },
-  'GET stations/[id]': { whom: 'people' },
-  'GET backups/index': { whom: 'staff' },
-  'POST backups/index': { whom: 'staff' },
-  'GET stores': { whom: 'people' },
-  'GET floor': { whom: 'people' },
-  'GET trials': { whom: 'people' },
-  'GET find': { path: 'find?text=tide', whom: 'people' },
-  'GET past-editions': { path: 'past-editions?method=relief&work=hand', whom: 'people' },
-  'GET security-log': { whom: 'staff' },
-  'GET ledger-check/index': { whom: 'staff' },
-  'POST ledger-check/index': { whom: 'staff' },
-  'GET sign-ins/index': { whom: 'people' },
-  'DELETE sign-ins/[id]': { whom: 'people' },
-  'POST pictures/index': { type: 'application/octet-stream', whom: 'people' },
-  'GET pictures/[id]': { path: `pictures/${'0'.repeat(64)}`, whom: 'people' },
-  'GET scale/index': { whom: 'people' },
-  'POST scale/index': { body: { act: 'tare' }, whom: 'people' },
-  'GET live': { path: 'live?after=0', whom: 'people' },
-  'POST commands': { whom: 'people' },
-  'GET people/index': { whom: 'all' },
-  'POST people/index': { body: { name: 'Nobody Yet', role: 'student', secret: 'kettle' }, whom: 'the manager' },
-  'PUT people/[id]/index': { body: { name: 'Nobody Yet', role: 'student', active: true }, whom: 'the manager' },
-  'PUT people/[id]/secret': { whom: 'people' },
-  'GET session': { whom: 'all' },
-  'POST session': { whom: 'all' },
-  'DELETE session': { whom: 'all' },
-  'POST session/touch': { whom: 'people' },
-  'POST session/sure': { whom: 'people' },
-  'POST setup': { whom: 'all' },
-}
-
 const routes = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
   .map((file) => /^(.*)\.(get|post|put|delete)\.ts$/.exec(file))
   .flatMap((found) => (found ? [`${found[2]!.toUpperCase()} ${found[1]!}`] : []))
@@ -160,12 +88,11 @@ function passes(asker: Asker, whom: Whom): boolean {
 
 describe.each(Object.entries(doors).filter(([route]) => !/^(POST|DELETE) session$/.test(route)))(
   '%s',
-  (route, { path, type = 'application/json', body, whom }) => {
+  (route, { type = 'application/json', body, whom }) => {
     it.each(askers)(`${whom}: %s`, async (asker) => {
-      const [method, file] = route.split(' ') as [string, string]
-      const address = (path ?? file.replace(/\/index$/, '')).replace('[id]', edition.id)
+      const [method] = route.split(' ')
       const stop = new AbortController()
-      const answer = await fetch(`${server.url}/api/${address}`, {
+      const answer = await fetch(`${server.url}${addressOf(route, edition.id)}`, {
         method,
         signal: stop.signal,
         headers: {
