@@ -1,12 +1,15 @@
 import { writeFileSync } from 'node:fs'
 import { v7 } from 'uuid'
+import { dayOf, daysAfter } from '#core/time/room-day'
+import { demoZone } from '../../demo/days'
 import type { CalendarReply } from '#shared/replies/calendar'
 import { choose, expect, expectAccessible, say, test, unfold } from '../fixtures/browser'
 import type { Page } from '@playwright/test'
 
+const today = dayOf(Date.now(), demoZone)
 /** The day after tomorrow: nothing of the demo is booked there. */
-const on = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10)
-const tomorrow = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10)
+const on = daysAfter(today, 2)
+const tomorrow = daysAfter(today, 1)
 
 async function signInAs(page: Page, url: string, name: RegExp, to: string): Promise<void> {
   await page.goto(`${url}/sign-in?to=${encodeURIComponent(to)}`)

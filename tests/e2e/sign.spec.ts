@@ -1,3 +1,5 @@
+import { dayOf } from '#core/time/room-day'
+import { demoZone } from '../../demo/days'
 import { readFile } from 'node:fs/promises'
 import {
   choose,
@@ -133,7 +135,7 @@ test('where the prints of a closed edition went: one line each, found by number,
   await went.getByRole('button', { name: 'It left' }).click()
   await expect(went.getByText(/it cannot have left on 2019-01-02/)).toBeVisible()
   await expect(went.getByLabel('To', { exact: true })).toHaveValue('Slip Street studio')
-  await went.getByLabel('On', { exact: true }).fill(new Date().toISOString().slice(0, 10))
+  await went.getByLabel('On', { exact: true }).fill(dayOf(Date.now(), demoZone))
   await went.getByRole('button', { name: 'It left' }).click()
   await expect(went.getByText(/^5 gone/)).toBeVisible()
   await expect(went.getByRole('row', { name: /^7\/20 exchanged Slip Street studio/ })).toBeVisible()

@@ -1,3 +1,5 @@
+import { dayOf, daysAfter } from '#core/time/room-day'
+import { demoZone } from '../../demo/days'
 import type { Page } from '@playwright/test'
 import { choose, expect, expectAccessible, say, test, unfold } from '../fixtures/browser'
 
@@ -7,7 +9,7 @@ async function signInAs(page: Page, url: string, name: RegExp, to: string): Prom
   await page.getByLabel('PIN or passphrase').fill('2580')
   await page.getByRole('button', { name: 'Sign in' }).click()
 }
-const dayIn = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+const dayIn = (days: number) => daysAfter(dayOf(Date.now(), demoZone), days)
 const colours = ['yellow', 'ochre', 'rust', 'red', 'violet', 'blue', 'slate', 'green', 'brown']
 
 test('an edition of 180 with nine hand colours is planned, booked, loses a week and is planned anew', async ({
