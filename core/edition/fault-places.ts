@@ -1,14 +1,6 @@
 import { isLive, type Pull } from './pull'
 import type { EditionState } from './state'
 
-/** Where on the print a fault of a pull was seen: mm from the image's upper left corner, as the print is seen. */
-export interface FaultPlace {
-  pullId: string
-  fault: string
-  x: number
-  y: number
-}
-
 /** A fault that came again in one place: look at block, packing and bed before the next pull (MODELS M16). */
 export interface Staying {
   fault: string

@@ -1,22 +1,5 @@
 import { streamId } from '../ground/envelope'
-import type { EditionState } from './state'
-
-/** An edition that was printed from the same blocks before. */
-export interface EarlierEdition {
-  editionId: string
-  title: string
-  /** Signed prints of it, of every series, that were not destroyed. */
-  signed: number
-  /** Null of one that was still open when its block was taken in hand for this one. */
-  closedAt: string | null
-}
-
-/** An edition that was begun from the same blocks afterwards. */
-export interface LaterEdition {
-  editionId: string
-  title: string
-  startedAt: string
-}
+import type { EarlierEdition, EditionState } from './state'
 
 /** How an edition stands as its blocks are taken in hand for another. */
 export function toldOf({ stream, title, sheets, closedAt }: EditionState): EarlierEdition {

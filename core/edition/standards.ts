@@ -1,11 +1,4 @@
-import type { EditionState } from './state'
-
-/** A proof that was approved: the pulls of its layer are held against it. */
-export interface Standard {
-  layerId: string
-  pullId: string
-  at: string
-}
+import type { EditionState, Standard } from './state'
 
 type Standing = Pick<EditionState, 'standards' | 'layers'>
 

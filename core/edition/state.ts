@@ -1,3 +1,5 @@
+import type { DryingPaper, Moment } from '../drying/moments'
+import type { InkFamily } from '../ink/family'
 import type { BlockEnd } from '../print/block-end'
 import type { PassMark } from '../print/pass-mark'
 import { type FinishingPlan, noFinishing } from '../finish/plan'
@@ -11,16 +13,66 @@ import type { RegisterPlan } from '../register/registration'
 import type { BlockBook } from '../stores/block/book'
 import type { Layer } from './layer'
 import type { ProofNote } from './proof-notes'
-import type { EarlierEdition, LaterEdition } from './related'
 import type { Pull } from './pull'
 import type { Sheet, Torn } from './sheet'
 import type { Assignment } from './assignment'
 import type { Ask, SignOff } from './sign-offs'
 import type { Comment, HandedIn } from './hand-in'
-import type { Standard } from './standards'
-import type { FaultPlace } from './fault-places'
-import type { TouchTest } from './touch-tests'
-import type { Trial } from './trials'
+
+/** A proof that was approved: the pulls of its layer are held against it. */
+export interface Standard {
+  layerId: string
+  pullId: string
+  at: string
+}
+
+/** Where on the print a fault of a pull was seen: mm from the image's upper left corner, as the print is seen. */
+export interface FaultPlace {
+  pullId: string
+  fault: string
+  x: number
+  y: number
+}
+
+/** A remedy that was tried on a layer. */
+export interface Trial extends When, Doer {
+  id: string
+  layerId: string
+  fault: string
+  remedy: string
+  /** Number of pulls in the ledger when it was tried. */
+  afterPull: number
+}
+
+/** Somebody touched a layer: dry for that, or not yet. */
+export interface TouchTest extends When, Doer {
+  layerId: string
+  moment: Moment
+  isDry: boolean
+  /** Hours since the layer was last pulled. */
+  hours: number
+  /** Hours it was expected to take, by the guess alone. */
+  expected: number
+  family: InkFamily
+  paper: DryingPaper
+}
+
+/** An edition that was printed from the same blocks before. */
+export interface EarlierEdition {
+  editionId: string
+  title: string
+  /** Signed prints of it, of every series, that were not destroyed. */
+  signed: number
+  /** Null of one that was still open when its block was taken in hand for this one. */
+  closedAt: string | null
+}
+
+/** An edition that was begun from the same blocks afterwards. */
+export interface LaterEdition {
+  editionId: string
+  title: string
+  startedAt: string
+}
 
 export interface Adjustment {
   id: string

@@ -1,20 +1,5 @@
-import { addTouch, type DryingPaper, type Moment, touchKey, type TouchRecord } from '../drying/moments'
-import type { Doer, When } from '../ground/envelope'
-import type { InkFamily } from '../ink/family'
-import type { EditionState } from './state'
-
-/** Somebody touched a layer: dry for that, or not yet. */
-export interface TouchTest extends When, Doer {
-  layerId: string
-  moment: Moment
-  isDry: boolean
-  /** Hours since the layer was last pulled. */
-  hours: number
-  /** Hours it was expected to take, by the guess alone. */
-  expected: number
-  family: InkFamily
-  paper: DryingPaper
-}
+import { addTouch, type Moment, touchKey, type TouchRecord } from '../drying/moments'
+import type { EditionState, TouchTest } from './state'
 
 const isOf = (test: TouchTest, layerId: string, moment: Moment) => test.layerId === layerId && test.moment === moment
 

@@ -1,18 +1,7 @@
 import { trialKey, type TrialRecord, type Trials } from '../print/remedies'
 import { type TrialOutcome, trialOutcome } from '../finder/trials'
-import type { Doer, When } from '../ground/envelope'
 import { isLive, type Pull } from './pull'
-import type { EditionState } from './state'
-
-/** A remedy that was tried on a layer. */
-export interface Trial extends When, Doer {
-  id: string
-  layerId: string
-  fault: string
-  remedy: string
-  /** Number of pulls in the ledger when it was tried. */
-  afterPull: number
-}
+import type { EditionState, Trial } from './state'
 
 /** Pulls that settle a trial or show how often the fault came: those of its layer that somebody judged. */
 const isJudged = (pull: Pull, layerId: string) =>

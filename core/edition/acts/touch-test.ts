@@ -10,7 +10,7 @@ import { layerOf } from '../layer'
 import { isLive } from '../pull'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
-import type { TouchTest } from '../touch-tests'
+import type { TouchTest } from '../state'
 import { theirs } from '../who'
 
 interface Touched {

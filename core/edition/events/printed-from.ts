@@ -1,6 +1,6 @@
 import { defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
-import type { EarlierEdition } from '../related'
+import type { EarlierEdition } from '../state'
 import { edition } from '../stream'
 
 interface From {
