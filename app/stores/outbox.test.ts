@@ -2,8 +2,10 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { createPinia, setActivePinia } from 'pinia'
 import { v7 } from 'uuid'
 import { browserGlobals, type SpokenServer } from '../../tests/fixtures/browser-globals'
+import type { SentEvent } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 import { kept } from '~/outbox/kept'
+import { useLive } from './live'
 import { useOutbox } from './outbox'
 
 let server: SpokenServer
@@ -18,6 +20,9 @@ const tap = (n: number): CommandRequest => ({
   data: { n },
 })
 const numbers = (commands: readonly CommandRequest[]) => commands.map(({ data }) => (data as { n: number }).n)
+/** The event it made, as a tab hears it. */
+const heardOf = ({ commandId, stream }: CommandRequest) =>
+  ({ commandId, stream, position: 1, seq: 1, type: 'pulled', version: 1, data: {} }) as SentEvent
 const stored = { status: 200, body: { position: 1, stream: 'edition:e1', seq: 1, made: 1, disputed: null, events: [] } }
 const refused = { status: 422, body: { code: 'closed', message: 'This edition is closed.' } }
 const onDisk = async () => numbers(await (await kept()).getAll('outbox'))
@@ -147,6 +152,45 @@ describe('the outbox', () => {
     await vi.waitUntil(() => outbox.unsent === 0)
     await outbox.look()
     expect(outbox.unsent).toBe(0)
+  })
+})
+
+describe('a tap that is heard of as stored before it is answered', () => {
+  const answeredOf = async (commandId: string) =>
+    (await (await kept()).getAll('answered')).filter(({ command }) => command.commandId === commandId)
+
+  it('is off the disk at once, so that a page loaded meanwhile does not show it twice', async () => {
+    let answer = () => {}
+    const late = new Promise<void>((resolve) => (answer = resolve))
+    server.answer = async () => {
+      await late
+      return stored
+    }
+    const outbox = useOutbox()
+    const command = tap(1)
+    await outbox.put(command)
+    await vi.waitUntil(() => sent().length === 1)
+    useLive().answered([heardOf(command)])
+    await vi.waitUntil(async () => (await onDisk()).length === 0)
+    await anotherTab().look()
+    expect(useOutbox().unsent).toBe(0)
+    answer()
+    await vi.waitUntil(() => outbox.unsent === 0)
+    await vi.waitUntil(async () => (await answeredOf(command.commandId)).length > 0)
+  })
+
+  it('is kept as stored once, however many tabs hear of it', async () => {
+    server.answer = () => stored
+    const [first, lives] = [useOutbox(), [useLive()]]
+    const second = anotherTab()
+    lives.push(useLive())
+    const command = tap(1)
+    await first.put(command)
+    await second.look()
+    for (const live of lives) live.answered([heardOf(command)])
+    await vi.waitUntil(() => first.unsent === 0 && second.unsent === 0)
+    await new Promise((rest) => setTimeout(rest, 50))
+    expect(await answeredOf(command.commandId)).toHaveLength(1)
   })
 })
 
