@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { choose, expect, expectAccessible, say, test } from '../fixtures/browser'
+import { expect, expectAccessible, say, signInAs, test } from '../fixtures/browser'
 
 test('a month’s statements add up, line by line, and each is told their own', async ({ page, browser, pressroom }) => {
   const server = await pressroom({ demo: true })
@@ -36,10 +36,7 @@ test('a month’s statements add up, line by line, and each is told their own', 
   await expect(page.getByText('That day is before the first one.')).toBeVisible()
 
   const student = await (await browser.newContext()).newPage()
-  await student.goto(`${server.url}/sign-in?to=/charges`)
-  await choose(student, 'Name', /^Tansy Crake/)
-  await student.getByLabel('PIN or passphrase').fill('2580')
-  await student.getByRole('button', { name: 'Sign in' }).click()
+  await signInAs(student, server.url, 'Tansy Crake', '/charges')
   await expect(student.locator('.sum')).toHaveCount(1)
   await expect(student.getByRole('button', { name: 'Tansy Crake' })).toBeVisible()
   await student.context().close()

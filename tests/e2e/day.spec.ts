@@ -3,7 +3,7 @@ import { v7 } from 'uuid'
 import { dayOf, daysAfter } from '#core/time/room-day'
 import { demoZone } from '../../demo/days'
 import type { CalendarReply } from '#shared/replies/calendar'
-import { choose, expect, expectAccessible, say, test, unfold } from '../fixtures/browser'
+import { expect, expectAccessible, say, signInAs, test, unfold } from '../fixtures/browser'
 import type { Page } from '@playwright/test'
 
 const today = dayOf(Date.now(), demoZone)
@@ -11,12 +11,6 @@ const today = dayOf(Date.now(), demoZone)
 const on = daysAfter(today, 2)
 const tomorrow = daysAfter(today, 1)
 
-async function signInAs(page: Page, url: string, name: RegExp, to: string): Promise<void> {
-  await page.goto(`${url}/sign-in?to=${encodeURIComponent(to)}`)
-  await choose(page, 'Name', name)
-  await page.getByLabel('PIN or passphrase').fill('2580')
-  await page.getByRole('button', { name: 'Sign in' }).click()
-}
 const strip = (page: Page, words: RegExp) => page.getByRole('button', { name: words })
 
 test('a press is booked, moved by keys and by hand, and a clash is answered by the nearest free time', async ({
@@ -25,7 +19,7 @@ test('a press is booked, moved by keys and by hand, and a clash is answered by t
   quiet,
 }) => {
   const server = await pressroom({ demo: true })
-  await signInAs(page, server.url, /^Oona Vell/, `/day?on=${on}`)
+  await signInAs(page, server.url, 'Oona Vell', `/day?on=${on}`)
   await page.getByRole('button', { name: 'Book a press' }).click()
   await say(page, 'Place', 'Small platen')
   await say(page, 'From', '10:00')
@@ -85,7 +79,7 @@ test('an hour in which the room is shut is refused, days are shut by hand and fr
 }, info) => {
   quiet.allow(/status of 422/)
   const server = await pressroom({ demo: true })
-  await signInAs(page, server.url, /^Ansa Quill/, `/day?on=${on}`)
+  await signInAs(page, server.url, 'Ansa Quill', `/day?on=${on}`)
   await unfold(page, 'Days shut and away')
   await say(page, 'First day shut', on)
   await say(page, 'Last day shut', on)
@@ -118,7 +112,7 @@ test('an hour in which the room is shut is refused, days are shut by hand and fr
 
 test('the day’s runs are put in the order that changes over least', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
-  await signInAs(page, server.url, /^Oona Vell/, `/day?on=${tomorrow}`)
+  await signInAs(page, server.url, 'Oona Vell', `/day?on=${tomorrow}`)
   const order = page.getByRole('region', { name: 'Order of the day at Long press' })
   await expect(order).toBeVisible()
   await expect(order).toContainText(/of changing over/)
@@ -131,7 +125,7 @@ test('the day’s runs are put in the order that changes over least', async ({ p
 test('a booking whose time has come leads to the press, and the phone shows the day', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
   await page.setViewportSize({ width: 390, height: 800 })
-  await signInAs(page, server.url, /^Ansa Quill/, '/day')
+  await signInAs(page, server.url, 'Ansa Quill', '/day')
   await expect(page.getByRole('button', { name: 'Book a press' })).toBeVisible()
   const now = Date.now()
   const asked = `from=${new Date(now).toISOString()}&until=${new Date(now + 86_400_000).toISOString()}`

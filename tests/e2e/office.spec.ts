@@ -1,18 +1,10 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import type { Page } from '@playwright/test'
 import Papa from 'papaparse'
-import { choose, expect, expectAccessible, say, test, unfold } from '../fixtures/browser'
-
-async function asManager(page: Page, url: string, to: string): Promise<void> {
-  await page.goto(`${url}/sign-in?to=${encodeURIComponent(to)}`)
-  await choose(page, 'Name', /^Ansa Quill/)
-  await page.getByLabel('PIN or passphrase').fill('2580')
-  await page.getByRole('button', { name: 'Sign in' }).click()
-}
+import { expect, expectAccessible, say, signInAs, test, unfold } from '../fixtures/browser'
 
 test('a list of people is brought in, its broken rows told and the rest taken', async ({ page, pressroom }, info) => {
   const server = await pressroom({ demo: true })
-  await asManager(page, server.url, '/office')
+  await signInAs(page, server.url, 'Ansa Quill', '/office')
   await unfold(page, 'Many at once')
   const coming = page.waitForEvent('download')
   await page.getByRole('button', { name: 'The list as CSV' }).click()
@@ -41,7 +33,7 @@ test('a list of people is brought in, its broken rows told and the rest taken', 
 
 test('what is low is listed by maker, and a year stands on one page that adds up', async ({ page, pressroom }) => {
   const server = await pressroom({ demo: true })
-  await asManager(page, server.url, '/orders')
+  await signInAs(page, server.url, 'Ansa Quill', '/orders')
   await expect(page.getByRole('heading', { name: 'Order list' })).toBeVisible()
   await expect(
     page
@@ -68,7 +60,7 @@ test('a month is settled, a later correction is a line of its own, and nothing i
   pressroom,
 }) => {
   const server = await pressroom({ demo: true })
-  await asManager(page, server.url, '/charges')
+  await signInAs(page, server.url, 'Ansa Quill', '/charges')
   const year = new Date().getFullYear()
   await say(page, 'First day', `${year - 1}-01-01`)
   await unfold(page, 'Another charge')

@@ -1,14 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import type { Page } from '@playwright/test'
-import { choose, expect, expectAccessible, say, test } from '../fixtures/browser'
-
-async function signInAs(page: Page, url: string, name: string) {
-  await page.goto(`${url}/sign-in`)
-  await choose(page, 'Name', new RegExp(`^${name}`))
-  await page.getByLabel('PIN or passphrase').fill('2580')
-  await page.getByRole('button', { name: 'Sign in' }).click()
-  await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toBeVisible()
-}
+import { expect, expectAccessible, say, signInAs, test } from '../fixtures/browser'
 
 test('a session is closed step by step, and the next printer reads how the press was left', async ({
   page,
