@@ -36,7 +36,8 @@ export function useReply<Data>(path: MaybeRefOrGetter<string>, { on, every }: De
       reply.value = data
       now.value = Date.now()
       trouble.value = ''
-      live.follow(position)
+      const since = live.follow(position)
+      if (position < since) reading.need(since)
     },
     clear: () => {
       reply.value = null

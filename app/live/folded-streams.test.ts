@@ -37,7 +37,7 @@ function ledger() {
       events.slice(0, upTo).filter((event) => event.stream === stream),
     )
   for (const index of [0, 1, 2]) write(index)
-  return { events, write, state, tables }
+  return { events, write, state, tables, heardFrom: 0 }
 }
 
 function folded(of: ReturnType<typeof ledger>, pageSize = 2) {
@@ -66,7 +66,7 @@ function folded(of: ReturnType<typeof ledger>, pageSize = 2) {
       mended.push(stream)
       return readAt([stream], null)
     },
-    follow: () => {},
+    follow: (position) => Math.max(position, of.heardFrom),
     show: (states, all) => {
       shown = states
       isAll = all
@@ -188,6 +188,17 @@ describe('streams that are folded', () => {
     goAway()
     await streams.load()
     expect([failed.length, names().length]).toEqual([1, 3])
+  })
+
+  it('are read again when they were read before this tab began to hear', async () => {
+    const of = ledger()
+    const { streams, asked, pullsOf } = folded(of, 3)
+    of.heardFrom = of.events.length + 1
+    const reading = streams.load()
+    of.tables[0]!.table.pull(1)
+    of.write(0)
+    await reading
+    expect([asked, pullsOf('edition:a')]).toEqual([[null, null], 1])
   })
 
   it('that were left ask nothing more', async () => {

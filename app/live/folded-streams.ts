@@ -11,8 +11,8 @@ interface Options<State extends Folded> {
   page: (after: string | null) => Promise<Reading<Page<State>>>
   /** One stream as it stands; an empty page where it is not there or not theirs. */
   one: (name: string) => Promise<Reading<Page<State>>>
-  /** Follow the ledger from a position. */
-  follow: (position: number) => void
+  /** Follow the ledger from a position. @returns the position after which everything is heard, if that is later */
+  follow: (position: number) => number
   /** Every stream, the one that changed last first, whenever one has changed; `isAll` once the list was read to its end. */
   show: (states: State[], isAll: boolean) => void
   fail: (error: unknown) => void
@@ -40,16 +40,18 @@ export class FoldedStreams<State extends Folded> {
 
   constructor(private readonly options: Options<State>) {}
 
-  async load(): Promise<void> {
+  /** @param isSecond true when the first reading was from before this tab began to hear */
+  async load(isSecond = false): Promise<void> {
     const age = ++this.age
     this.isAll = false
+    let isEarly = false
     try {
       let after: string | null = null
       do {
         const { position, data }: Reading<Page<State>> = await this.options.page(after)
         if (age !== this.age || this.isOver) return
         // From the first page on: what changes while the others come is folded onto them.
-        if (after === null) this.options.follow(position)
+        if (after === null) isEarly = this.options.follow(position) > position
         for (const state of data.states) {
           if (!this.ranks.has(state.stream)) this.ranks.set(state.stream, --this.oldest)
           this.put(state)
@@ -60,6 +62,8 @@ export class FoldedStreams<State extends Folded> {
       } while (after !== null)
       for (const stream of [...this.ahead.keys()]) this.catchUp(stream)
       this.show()
+      // Of what lies between nothing was heard.
+      if (isEarly && !isSecond) await this.load(true)
     } catch (error) {
       if (age === this.age && !this.isOver) this.options.fail(error)
     }

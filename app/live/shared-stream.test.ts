@@ -100,6 +100,23 @@ describe('tabs of one browser', () => {
     expect(ahead.heard).toEqual([16])
   })
 
+  it('hear each event also when something on the page was read later than they came', () => {
+    const { stream, heard } = tab(10)
+    stored(11)
+    // Read while 12 and 13 were on their way: what else is on the page has not seen them.
+    expect(stream.follow(13, mine)).toBe(10)
+    stored(12, 13, 14)
+    expect(heard).toEqual([11, 12, 13, 14])
+  })
+
+  it('say from where on they heard everything: what was read before is read again', () => {
+    const { stream } = tab(10)
+    expect(stream.follow(8, mine)).toBe(10)
+    FakeSource.open[0]!.say('reload', '5000')
+    expect(stream.follow(4000, mine)).toBe(5000)
+    expect(stream.follow(7, 'ledger tam')).toBe(7)
+  })
+
   it('go on when the one that followed the server closes', () => {
     const [first, second, third] = [tab(10), tab(10), tab(10)]
     stored(11)

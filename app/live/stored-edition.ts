@@ -11,6 +11,7 @@ import { api, ApiError, mayPass, wordsOf } from '~/composables/api'
 import { useSeldom } from '~/composables/seldom'
 import { dropEvents, eventsSince, keepCopy, keepEvent, readCopy } from '~/outbox/kept'
 import { useLive } from '~/stores/live'
+import { useSession } from '~/stores/session'
 import { FoldedStreams } from './folded-streams'
 
 /** How long after a question that failed it is asked again, ms. */
@@ -26,6 +27,7 @@ type Kept = Omit<EditionReply, 'record'> & { record?: ShopRecord }
  */
 export function useStoredEdition(onHeard: (event: SentEvent) => void, onFolded: () => void) {
   const live = useLive()
+  const session = useSession()
   const id = ref('')
   const states = shallowRef<readonly StreamState[]>([])
   /** The shop's past pulls without this edition's, for its pass rates. */
@@ -39,14 +41,19 @@ export function useStoredEdition(onHeard: (event: SentEvent) => void, onFolded: 
     () => (states.value.find((one) => one.stream === 'studio') as StudioState | undefined) ?? emptyStudio(),
   )
   let streams: FoldedStreams<StreamState> | null = null
+  /** Whom what is held was read for: it may be cut otherwise for somebody else. */
+  let seenBy = ''
   let again: ReturnType<typeof setTimeout> | undefined
 
   async function open(editionId: string): Promise<void> {
-    if (id.value === editionId && stored.value && live.connected) return
-    if (id.value !== editionId) {
+    const me = session.person?.id ?? ''
+    const isHeld = id.value === editionId && seenBy === me
+    if (isHeld && stored.value && live.connected) return
+    if (!isHeld) {
       streams?.stop()
       clearTimeout(again)
       id.value = editionId
+      seenBy = me
       states.value = []
       problem.value = ''
       streams = following(editionId)

@@ -48,10 +48,22 @@ export const useLive = defineStore('live', () => {
     },
   })
 
-  /** Follow from a position; a tab that follows already goes on where it is. */
-  function follow(from: number): void {
-    stream.follow(from, whose())
+  /** Whom this tab follows for. */
+  let followed = ''
+
+  /**
+   * Follow from a position; a tab that follows already goes on where it is.
+   * @returns the position after which everything was heard; what was read before it is to be read again
+   */
+  function follow(from: number): number {
+    const now = whose()
+    const isOther = followed !== '' && followed !== now
+    followed = now
+    const since = stream.follow(from, now)
     position.value = stream.position
+    // What happened while nobody was here was not heard, and what is held was cut for somebody else.
+    if (isOther) for (const { reload } of hearings) reload?.(since)
+    return since
   }
 
   const whose = () => `${session.lineage} ${session.person?.id ?? ''}`
