@@ -35,3 +35,10 @@ it('counts what is said again within a second', async () => {
     ['made to wait', 'p1', '200 times'],
   ])
 })
+
+it('tells a line that is being written at that moment', async () => {
+  const log = new SecurityLog(db)
+  log.note({ kind: 'person added', person: 'p7' })
+  void log.write()
+  expect((await log.newest(1, null))[0]).toMatchObject({ kind: 'person added', person: 'p7' })
+})

@@ -61,6 +61,8 @@ export function plainLine(text: string, longest = 200): string {
 export class SecurityLog {
   private buffer: Line[] = []
   private timer: ReturnType<typeof setTimeout> | null = null
+  /** Resolves with the last writing under way. */
+  private writing: Promise<void> = Promise.resolve()
 
   constructor(private readonly db: Connections) {}
 
@@ -75,8 +77,13 @@ export class SecurityLog {
     this.timer ??= setTimeout(() => void this.write(), writeEvery)
   }
 
-  /** Write what waits. */
-  async write(): Promise<void> {
+  /** Write what waits; resolves when that is written, and what was being written already. */
+  write(): Promise<void> {
+    this.writing = this.writing.then(() => this.writeNow())
+    return this.writing
+  }
+
+  private async writeNow(): Promise<void> {
     if (this.timer) clearTimeout(this.timer)
     this.timer = null
     const lines = this.buffer.map(({ at, kind, person, by, address, device, detail, times }) => [
