@@ -17,7 +17,7 @@ interface Depends {
 }
 
 /**
- * What the server reckons for a room, asked anew when something it depends on has changed. The old picture stays while the
+ * What the server works out for a room, asked anew when something it depends on has changed. The old picture stays while the
  * server is away; of another question it goes at once.
  * @returns `reply`: null while nothing was heard
  */

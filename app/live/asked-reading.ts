@@ -20,7 +20,7 @@ const share = 10
 const longestPause = 30_000
 
 /**
- * A reply that the server reckons, kept as new as what it depends on. A reading says how far the ledger had come; an event
+ * A reply that the server works out, kept as new as what it depends on. A reading says how far the ledger had come; an event
  * that is no newer is in it already and asks for nothing.
  */
 export class AskedReading<Data> {

@@ -19,7 +19,7 @@ import type { Assignment } from './assignment'
 import type { Ask, SignOff } from './sign-offs'
 import type { Comment, HandedIn } from './hand-in'
 
-/** A proof that was approved: the pulls of its layer are held against it. */
+/** A proof that was approved: the pulls of its layer are compared with it. */
 export interface Standard {
   layerId: string
   pullId: string
