@@ -23,7 +23,7 @@ export const mostTubs = 4
 const unseen = 0.05
 
 /** Every set takes so few steps; by then it shows which come near, and only those go on to the end. */
-const stepsOfAll = 3
+const stepsOfAll = 2
 const stepsOfNearest = 12
 const nearest = 500
 
