@@ -1,5 +1,5 @@
 import type { CommandRequest } from '#shared/commands/envelope'
-import { type Answered, keepCopy, letGoOfPages, readCopy, withKept } from './kept'
+import { type Answered, type AnsweredStore, keepCopy, letGoOfPages, readCopy, withKept } from './kept'
 
 /** Stored commands that are kept: an evening's work at a busy press. */
 const mostKept = 2_000
@@ -14,14 +14,22 @@ export interface Lineage {
  * Keep a command that was stored, without its seal: handed in once more it is its sender's. Nothing depends on it while
  * the ledger is whole.
  */
-export async function keepAnswered({ command: { proof: _, ...command }, ...answered }: Answered): Promise<void> {
+export async function keepAnswered(answered: Answered): Promise<void> {
   await withKept(async (db) => {
     const tx = db.transaction('answered', 'readwrite')
-    // Plain data: what a form holds is watched, and nothing watched can be kept.
-    const key = await tx.store.add(JSON.parse(JSON.stringify({ ...answered, command })) as Answered)
-    await tx.store.delete(IDBKeyRange.upperBound(key - mostKept))
+    await addAnswered(tx.objectStore('answered'), answered)
     await tx.done
   }).catch(() => undefined)
+}
+
+/** The same as part of something larger, and let the oldest go. */
+export async function addAnswered(
+  store: AnsweredStore,
+  { command: { proof: _, ...command }, ...answered }: Answered,
+): Promise<void> {
+  // Plain data: what a form holds is watched, and nothing watched can be kept.
+  const key = await store.add(JSON.parse(JSON.stringify({ ...answered, command })) as Answered)
+  await store.delete(IDBKeyRange.upperBound(key - mostKept))
 }
 
 /**

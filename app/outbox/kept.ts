@@ -1,4 +1,11 @@
-import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB, type StoreNames } from 'idb'
+import {
+  type DBSchema,
+  type IDBPDatabase,
+  type IDBPObjectStore,
+  type IDBPTransaction,
+  openDB,
+  type StoreNames,
+} from 'idb'
 import type { SentEvent } from '#core/ground/envelope'
 import type { CommandRequest } from '#shared/commands/envelope'
 
@@ -31,6 +38,9 @@ interface Kept extends DBSchema {
   /** The newest commands that were stored. */
   answered: { key: number; value: Answered }
 }
+
+/** The commands that were stored, in a transaction that may change them. */
+export type AnsweredStore = IDBPObjectStore<Kept, StoreNames<Kept>[], 'answered', 'readwrite'>
 
 let opened: Promise<IDBPDatabase<Kept>> | undefined
 

@@ -1,6 +1,7 @@
 import { ref, shallowRef } from 'vue'
 import type { CommandRequest } from '#shared/commands/envelope'
-import { type Outgoing, withKept } from './kept'
+import { addAnswered, keepAnswered } from './answered'
+import { type Answered, type Outgoing, withKept } from './kept'
 
 /**
  * Commands that the server has not answered yet, oldest first, as they lie on this browser's disk. All tabs share them. What
@@ -77,20 +78,23 @@ export function useWaiting() {
     }
   }
 
-  /** @returns false when it was taken off before, here or by another tab */
-  async function takeOffDisk(order: number): Promise<boolean> {
-    if (order < 0) return true
-    return await withKept(async (db) => {
-      const tx = db.transaction('outbox', 'readwrite')
-      const isThere = (await tx.store.getKey(order)) !== undefined
-      await tx.store.delete(order)
+  /**
+   * What was stored moves to what is kept for a ledger that is put back, in one step: a page that is closed in between would
+   * lose it.
+   * @param answered how it was stored, or null when it was refused
+   */
+  async function takeOffDisk(order: number, answered: Answered | null): Promise<void> {
+    if (order < 0) return void (answered && (await keepAnswered(answered)))
+    await withKept(async (db) => {
+      const tx = db.transaction(['outbox', 'answered'], 'readwrite')
+      const outbox = tx.objectStore('outbox')
+      // Another tab, or the live stream, may have taken it off before.
+      if (answered && (await outbox.getKey(order)) !== undefined)
+        await addAnswered(tx.objectStore('answered'), answered)
+      await outbox.delete(order)
       await tx.done
-      return isThere
-    }).catch((error: unknown) => {
       // It is sent again, which the server counts once.
-      sayNotKept(error)
-      return true
-    })
+    }).catch(sayNotKept)
   }
 
   /** It was answered. */

@@ -192,6 +192,25 @@ describe('a tap that is heard of as stored before it is answered', () => {
     await new Promise((rest) => setTimeout(rest, 50))
     expect(await answeredOf(command.commandId)).toHaveLength(1)
   })
+
+  it('goes from what waits to what is kept as stored in one step', async () => {
+    server.answer = () => stored
+    const outbox = useOutbox()
+    const command = tap(1)
+    await outbox.put(command)
+    const add = IDBObjectStore.prototype.add
+    vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(function (this: IDBObjectStore, ...given) {
+      if (this.name === 'answered') throw new Error('The disk is full.')
+      return add.apply(this, given)
+    })
+    await vi.waitUntil(() => outbox.unsent === 0)
+    expect(outbox.notKept).toContain('The disk is full.')
+    expect(await onDisk()).toEqual([1])
+    vi.restoreAllMocks()
+    await anotherTab().load()
+    await vi.waitUntil(async () => (await onDisk()).length === 0)
+    expect(await answeredOf(command.commandId)).toHaveLength(1)
+  })
 })
 
 describe('a browser that cannot keep taps', () => {

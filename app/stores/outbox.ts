@@ -2,7 +2,6 @@ import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { instantAt } from '#core/time/instant'
 import type { CommandRequest } from '#shared/commands/envelope'
-import { keepAnswered } from '~/outbox/answered'
 import { askToPersist } from '~/outbox/kept'
 import { useRefused } from '~/outbox/refused'
 import { type Said, useSending } from '~/outbox/sending'
@@ -62,14 +61,12 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function settle(order: number, command: CommandRequest, said: Said): Promise<void> {
     if ('error' in said) await refusals.keep({ command, message: said.error.message, at: instantAt(Date.now()) })
-    const isFirst = await disk.takeOffDisk(order)
-    if ('reply' in said && isFirst) keepStored(command, said.reply.position)
+    await disk.takeOffDisk(order, 'reply' in said ? answered(command, said.reply.position) : null)
     gone(order, command, said)
     wire.settled({ order, command, result: said })
   }
 
-  const keepStored = (command: CommandRequest, position: number) =>
-    void keepAnswered({ command, position, lineage: session.lineage })
+  const answered = (command: CommandRequest, position: number) => ({ command, position, lineage: session.lineage })
 
   function gone(order: number, command: CommandRequest, said: Said): void {
     disk.gone(order)
@@ -89,7 +86,7 @@ export const useOutbox = defineStore('outbox', () => {
     const heard = waiting.value.find((one) => one.commandId === commandId)
     if (!heard || heard.order! < 0) return
     const { order, ...command } = heard
-    if (await disk.takeOffDisk(order!)) keepStored(command, position)
+    await disk.takeOffDisk(order!, answered(command, position))
   }
 
   function onAnswer(listener: OnAnswer): () => void {

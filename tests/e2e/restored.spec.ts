@@ -31,10 +31,10 @@ test('a backup is made in Office and brought back; the browser offers what it ha
     env: { ...process.env, AMPLE_TALLY_DATA: server.folder },
   })
   const again = await Server.start({ folder: server.folder, port: server.port, demo: true })
-  await page.reload()
+  // The page hears of another ledger, and loads itself afresh.
   await expect(
     page.getByText(/The ledger was put back to an earlier state, and 3 things done in this browser/),
-  ).toBeVisible()
+  ).toBeVisible({ timeout: 45_000 })
   await expect(stored).toHaveCount(before)
   await page.getByRole('button', { name: 'Hand them in again' }).click()
   await expect(stored).toHaveCount(before + 3, { timeout: 30_000 })
