@@ -1,19 +1,8 @@
 import { plainToInstance } from 'class-transformer'
-import { getMetadataStorage, validateSync, type ValidationError } from 'class-validator'
+import { validateSync, type ValidationError } from 'class-validator'
 import type { Refusal } from '#core/ground/refusal'
+import { fits, isFlat } from './fits'
 import { unsound } from './sound'
-
-const storage = getMetadataStorage()
-const rulesOf = storage.getTargetValidationMetadatas.bind(storage)
-const known = new WeakMap<object, ReturnType<typeof rulesOf>>()
-
-// At every check of every object the library goes through all classes there are. What it finds of one never changes, and
-// nobody here asks for groups.
-storage.getTargetValidationMetadatas = (target, ...given) => {
-  const found = known.get(target) ?? rulesOf(target, ...given)
-  known.set(target, found)
-  return found
-}
 
 function firstFault(errors: ValidationError[], path = ''): { field: string; message: string; value: unknown } {
   const error = errors[0]!
@@ -29,7 +18,7 @@ function shown(value: unknown): string {
 
 /**
  * Read a plain object as one of the request classes: unknown keys, wrong types and numbers out of range are named.
- * @returns the instance, or what was wrong with it and what is expected
+ * @returns the instance, whose values are those given, or what was wrong with it and what is expected
  */
 export function check<T extends object>(shape: new () => T, given: unknown): { value: T } | { refusal: Refusal } {
   if (typeof given !== 'object' || given === null || Array.isArray(given)) {
@@ -37,7 +26,8 @@ export function check<T extends object>(shape: new () => T, given: unknown): { v
   }
   const fault = unsound(given)
   if (fault) return { refusal: fault }
-  const value = plainToInstance(shape, given)
+  const value = isFlat(shape) ? Object.assign(new shape(), given) : plainToInstance(shape, given)
+  if (isFlat(shape) && fits(shape, value)) return { value }
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true })
   if (errors.length === 0) return { value }
   const { field, message, value: wrong } = firstFault(errors)

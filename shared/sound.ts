@@ -28,6 +28,8 @@ export function unsound(given: unknown): Refusal | null {
       if (value.length > most.text) return refusal(field, `has more than ${most.text} characters`)
       return isSound(value) ? null : refusal(field, 'holds a character that cannot be stored; type it again')
     }
+    // No browser sends it, and it is stored as 0.
+    if (Object.is(value, -0)) return refusal(field, 'is −0; send 0')
     if (typeof value !== 'object' || value === null) return null
     if (depth === most.depth) return refusal(field, 'is nested too deep')
     for (const [key, inner] of Object.entries(value)) {

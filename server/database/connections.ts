@@ -1,5 +1,6 @@
 import { join } from 'node:path'
 import { QueryTypes, Sequelize } from 'sequelize'
+import { Prepared } from './prepared'
 
 /** A database file that cannot be used, with what to do about it. */
 export class DatabaseUnusable extends Error {}
@@ -9,6 +10,8 @@ export interface Connections {
   writer: Sequelize
   reader: Sequelize
   long: Sequelize
+  /** What every commit runs: on the writer's connection, in its turn, and on the one for quick reads. */
+  prepared: { writer: Prepared; reader: Prepared }
   /** Write in turn: whoever else writes waits, so that nobody's rows come into another's transaction. */
   writing: <Result>(act: (writer: Sequelize) => Promise<Result>) => Promise<Result>
   close: () => Promise<void>
@@ -84,10 +87,12 @@ export async function openConnections(folder: string): Promise<Connections> {
     throw explain(error, file)
   }
   let turn: Promise<unknown> = Promise.resolve()
+  const prepared = { writer: new Prepared(writer), reader: new Prepared(reader) }
   return {
     writer,
     reader,
     long,
+    prepared,
     writing: (act) => {
       const result = turn.then(() => act(writer))
       turn = result.catch(() => undefined)
@@ -95,6 +100,7 @@ export async function openConnections(folder: string): Promise<Connections> {
     },
     close: async () => {
       await turn
+      await Promise.all([prepared.writer.close(), prepared.reader.close()])
       await Promise.all([writer, reader, long].map((db) => db.close()))
     },
   }

@@ -242,9 +242,9 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
   switch (kind) {
     case 'edition': {
       const edition = state as EditionState
-      return edition.plan === null
-        ? null
-        : row(edition.title, stateWord(edition), editionSummary(edition), wordsOf(edition))
+      if (edition.plan === null) return null
+      const summary = editionSummary(edition)
+      return row(edition.title, summary.state, summary, wordsOf(edition))
     }
     case 'lot':
       return row((state as LotState).name, '', lotSummary(state as LotState), [(state as LotState).maker])
@@ -272,26 +272,29 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
   }
 }
 
-/** Insert or replace summaries, on the connection that writes. */
-export async function putSummaries(db: Sequelize, given: SummaryRow[]): Promise<void> {
+const insertSummaries = `INSERT INTO summaries (stream, kind, version, title, state, changed_at, words, data)
+  SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5, value ->> 6, value ->> 7
+  FROM json_each($1) WHERE true
+  ON CONFLICT (stream) DO UPDATE SET version = excluded.version, title = excluded.title, state = excluded.state,
+    changed_at = excluded.changed_at, words = excluded.words, data = excluded.data`
+
+/** Insert or replace summaries. @param run on the connection that writes */
+export async function putSummaries(
+  run: (sql: string, bind: unknown[]) => Promise<unknown>,
+  given: readonly SummaryRow[],
+): Promise<void> {
   if (given.length === 0) return
-  const places = given.map(() => '(?, ?, ?, ?, ?, ?, ?, ?)').join(', ')
-  await db.query(
-    `INSERT INTO summaries (stream, kind, version, title, state, changed_at, words, data) VALUES ${places}
-     ON CONFLICT (stream) DO UPDATE SET version = excluded.version, title = excluded.title, state = excluded.state, changed_at = excluded.changed_at, words = excluded.words, data = excluded.data`,
-    {
-      replacements: given.flatMap((row) => [
-        row.stream,
-        row.kind,
-        row.version,
-        row.title,
-        row.state,
-        row.changed_at,
-        row.words,
-        row.data,
-      ]),
-    },
-  )
+  const rows = given.map((row) => [
+    row.stream,
+    row.kind,
+    row.version,
+    row.title,
+    row.state,
+    row.changed_at,
+    row.words,
+    row.data,
+  ])
+  await run(insertSummaries, [JSON.stringify(rows)])
 }
 
 /** The summary of a stream as the ledger alone tells it. */
@@ -326,7 +329,7 @@ export async function rebuildSummaries(
       const row = summaryFromEvents(stream, await readStream(long, stream))
       if (row) page.push(row)
     }
-    await putSummaries(writer, page)
+    await putSummaries((sql, bind) => writer.query(sql, { bind }), page)
     done += stale.length
     progress(done, of)
   }

@@ -1,6 +1,6 @@
-import type { Sequelize } from 'sequelize'
 import type { LedgerEvent } from '#core/ground/envelope'
 import { eventColumns, toRow } from './events'
+import type { Prepared } from './prepared'
 import { putSummaries, type SummaryRow } from './summaries'
 
 /** A statement to run in the same transaction, for what lives beside the ledger (people). */
@@ -33,26 +33,19 @@ const insertCommands = `INSERT INTO commands (id, body_hash, reply) SELECT value
  * @throws what the database says; nothing of the group was stored then
  */
 export async function storeGroup(
-  writer: Sequelize,
+  writer: Prepared,
   { events, head, commands, summaries, beside }: Group,
 ): Promise<void> {
-  const insert = (sql: string, rows: unknown[][]) => writer.query(sql, { bind: [JSON.stringify(rows)] })
-  await writer.query('BEGIN IMMEDIATE')
+  await writer.run('BEGIN IMMEDIATE')
   try {
-    await insert(
-      insertEvents,
-      events.map((event) => Object.values(toRow(event))),
-    )
-    await writer.query('INSERT INTO heads (position, head) VALUES ($1, $2)', { bind: [events.at(-1)!.position, head] })
-    await insert(
-      insertCommands,
-      commands.map(({ id, bodyHash, reply }) => [id, bodyHash, reply]),
-    )
-    await putSummaries(writer, summaries)
-    for (const { sql, bind } of beside) await writer.query(sql, { bind })
-    await writer.query('COMMIT')
+    await writer.run(insertEvents, [JSON.stringify(events.map((event) => Object.values(toRow(event))))])
+    await writer.run('INSERT INTO heads (position, head) VALUES ($1, $2)', [events.at(-1)!.position, head])
+    await writer.run(insertCommands, [JSON.stringify(commands.map(({ id, bodyHash, reply }) => [id, bodyHash, reply]))])
+    await putSummaries((sql, bind) => writer.run(sql, bind), summaries)
+    for (const { sql, bind } of beside) await writer.run(sql, bind)
+    await writer.run('COMMIT')
   } catch (error) {
-    await writer.query('ROLLBACK').catch(() => undefined)
+    await writer.run('ROLLBACK').catch(() => undefined)
     throw error
   }
 }

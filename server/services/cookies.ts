@@ -1,4 +1,5 @@
 import { deleteCookie, getCookie, type H3Event, setCookie } from 'h3'
+import { LRUCache } from 'lru-cache'
 import type { Pressroom } from './pressroom'
 import { seal, unseal } from './sealed'
 import { isSecure } from './secure'
@@ -13,9 +14,20 @@ const nameOf = (room: Pressroom, kind: Kind) => `ample-tally-${kind}-${room.name
 const options = (event: H3Event) =>
   ({ httpOnly: true, sameSite: 'strict', secure: isSecure(event), path: '/' }) as const
 
+/** Cookies whose seal fitted, with what they say: each is shown with every request, and its seal takes long to reckon. */
+const fitted = new WeakMap<Pressroom, LRUCache<string, string>>()
+
 /** What we wrote into a cookie of this browser, or null when it is not there or not ours. */
-export const readSealed = (event: H3Event, room: Pressroom, kind: Kind): string | null =>
-  unseal(room.secret, kind, getCookie(event, nameOf(room, kind)))
+export function readSealed(event: H3Event, room: Pressroom, kind: Kind): string | null {
+  const cookie = getCookie(event, nameOf(room, kind))
+  if (cookie === undefined) return null
+  const known = fitted.get(room) ?? new LRUCache<string, string>({ max: 500 })
+  fitted.set(room, known)
+  const key = `${kind} ${cookie}`
+  const text = known.get(key) ?? unseal(room.secret, kind, cookie)
+  if (text !== null) known.set(key, text)
+  return text
+}
 
 export function writeSealed(event: H3Event, room: Pressroom, kind: Kind, text: string, maxAge: number): void {
   setCookie(event, nameOf(room, kind), seal(room.secret, kind, text), { ...options(event), maxAge })

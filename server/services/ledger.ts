@@ -6,7 +6,7 @@ import type { Refusal } from '#core/ground/refusal'
 import { type Command, decide, emptyState, fold, ledTo, type StreamState, streamsFor } from '#core/house/streams'
 import { hereZone, type Zone } from '#core/time/zone'
 import type { StoredReply } from '#shared/replies/replies'
-import { type Connections, rows } from '../database/connections'
+import type { Connections } from '../database/connections'
 import { eventsAfter, readStream } from '../database/events'
 import { type Head, headAfter, noHead, storedHead } from '../database/heads'
 import { summaryRow } from '../database/summaries'
@@ -190,7 +190,7 @@ export class Ledger {
 
   /** Durable in the ledger first, then said beside it; only then anyone is told. */
   private async store(group: Group): Promise<void> {
-    await this.db.writing((writer) => storeGroup(writer, group))
+    await this.db.writing(() => storeGroup(this.db.prepared.writer, group))
     const head = { position: group.events.at(-1)!.position, head: group.head }
     // The events are durable: a head that lags behind proves less, and is no reason to say they are not.
     await this.keepHead(head).catch((error: unknown) => console.error('The head could not be kept:', error))
@@ -212,8 +212,7 @@ export class Ledger {
   }
 
   private async known(ids: string[]): Promise<Map<string, Known>> {
-    const found = await rows<{ id: string; body_hash: string; reply: string }>(
-      this.db.reader,
+    const found = await this.db.prepared.reader.all<{ id: string; body_hash: string; reply: string }>(
       'SELECT id, body_hash, reply FROM commands WHERE id IN (SELECT value FROM json_each($1))',
       [JSON.stringify(ids)],
     )

@@ -1,3 +1,4 @@
+import { plainToInstance } from 'class-transformer'
 import { getQuery, getRequestHeader, type H3Event, readRawBody } from 'h3'
 import { check } from '#shared/check'
 import { failure } from './failure'
@@ -30,7 +31,8 @@ function parsed(raw: Buffer | undefined): unknown {
 
 /** A query string, checked against a request class. */
 export function queryChecked<T extends object>(event: H3Event, shape: new () => T): T {
-  const result = check(shape, Object.assign({}, getQuery(event)))
+  // In an address everything is text: what a class says is a number is read as one.
+  const result = check(shape, plainToInstance(shape, Object.assign({}, getQuery(event))))
   if ('refusal' in result) throw failure(result.refusal)
   return result.value
 }

@@ -40,7 +40,8 @@ export async function takeCommand(room: Pressroom, sender: Sender, request: Comm
     command: {
       type: request.type,
       stream: request.stream,
-      data: JSON.parse(JSON.stringify(checked.value)),
+      // As it was sent: checked, and plain.
+      data: request.data,
       expectedSeq: request.expectedSeq,
     },
     context: {

@@ -32,7 +32,7 @@ async function foldAll({ writer, long }: Connections, problems: Problems): Promi
         problems.tell(`${stream} cannot be read here: ${(error as Error).message}`)
       }
     }
-    await putSummaries(writer, lines)
+    await putSummaries((sql, bind) => writer.query(sql, { bind }), lines)
     if (found.length < page) return
     after = found.at(-1)!.stream
   }
