@@ -27,14 +27,18 @@ export function editPull(state: EditionState, pullId: string, change: (pull: Pul
 
 type Laid = Pick<PullData, 'pullId' | 'layerId' | 'sheetIds'>
 
-/** A sheet whose pulls are others now: what was said of them, dry or good, was said of those before. */
-const withPulls = (sheet: Sheet, pulls: string[], layerId: string): Sheet => ({
-  ...sheet,
-  pulls,
-  dry: sheet.dry.filter((layer) => layer !== layerId),
-  curated: null,
-  views: [],
-})
+/**
+ * A sheet whose pulls are others now: what was said of them, dry or good, was said of those before.
+ * @param pulls a list of its own: sheets cut from one share theirs
+ */
+const withPulls = (sheet: Sheet, pulls: string[], layerId: string): Sheet =>
+  changed(sheet, {
+    pulls,
+    // Empty as a rule, and then not worth another list for each of thousands of pulls.
+    dry: sheet.dry.includes(layerId) ? sheet.dry.filter((layer) => layer !== layerId) : sheet.dry,
+    curated: null,
+    views: sheet.views.length > 0 ? [] : sheet.views,
+  })
 
 /** Both sides of the link between pulls and sheets are kept: here the sheets'. */
 export function layOnSheets(state: EditionState, { pullId, layerId, sheetIds }: Laid): EditionState {

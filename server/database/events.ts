@@ -112,26 +112,66 @@ type Line = [
   data: unknown,
 ]
 
-/** A stream's events as today's `evolve` expects them. */
-export async function readStream(db: Sequelize, stream: string): Promise<StreamRead> {
-  // One text for all of them, of the columns that folding needs: handing rows over singly cost most of a read.
-  const [read] = await rows<{ lines: string | null; hash: string | null; recorded_at: string | null }>(
-    db,
-    `
-    SELECT group_concat('[' || position || ',' || seq || ',' || json_quote(type) || ',' || version || ',' || json_quote(actor) || ',' || json_quote(via) || ',' || json_quote(occurred_at) || ',' || json_quote(claimed_at) || ',' || data || ']') AS lines,
-      (SELECT hash FROM events WHERE stream = $1 ORDER BY seq DESC LIMIT 1) AS hash,
-      (SELECT recorded_at FROM events WHERE stream = $1 ORDER BY seq DESC LIMIT 1) AS recorded_at
-    FROM (SELECT position, seq, type, version, actor, via, happened_at AS occurred_at, claimed_at, data FROM events WHERE stream = $1 ORDER BY seq)`,
-    [stream],
-  )
-  const lines = JSON.parse(`[${read?.lines ?? ''}]`) as Line[]
-  return {
-    events: lines.map(([position, seq, type, version, actor, via, occurredAt, claimedAt, data]) =>
+/** How many events are read at a time. */
+const pageLength = 1_000
+
+interface PageRow {
+  count: number
+  lines: string | null
+  hash: string | null
+  recorded_at: string | null
+}
+
+/** One text for all of them, of the columns that folding needs: handing rows over singly cost most of a read. */
+const pageOf = `
+  SELECT count(*) AS count,
+    group_concat('[' || position || ',' || seq || ',' || json_quote(type) || ',' || version || ',' || json_quote(actor) || ',' || json_quote(via) || ',' || json_quote(occurred_at) || ',' || json_quote(claimed_at) || ',' || data || ']') AS lines,
+    (SELECT hash FROM events WHERE stream = $1 AND seq <= $3 ORDER BY seq DESC LIMIT 1) AS hash,
+    (SELECT recorded_at FROM events WHERE stream = $1 AND seq <= $3 ORDER BY seq DESC LIMIT 1) AS recorded_at
+  FROM (
+    SELECT position, seq, type, version, actor, via, happened_at AS occurred_at, claimed_at, data
+    FROM events WHERE stream = $1 AND seq > $2 AND seq <= $3 ORDER BY seq
+  )`
+
+async function readPage(db: Sequelize, stream: string, after: number): Promise<PageRow> {
+  return (await rows<PageRow>(db, pageOf, [stream, after, after + pageLength]))[0]!
+}
+
+function readLines(stream: string, text: string | null): Happening[] {
+  return (JSON.parse(`[${text ?? ''}]`) as Line[]).map(
+    ([position, seq, type, version, actor, via, occurredAt, claimedAt, data]) =>
       upcast({ position, stream, seq, type, version, actor, via, occurredAt, claimedAt, data }),
-    ),
-    hash: read?.hash ?? chainStart,
-    recordedAt: read?.recorded_at ?? '',
+  )
+}
+
+/**
+ * A stream's events as today's `evolve` expects them, by pages: the database reads the next while one is folded. A stream
+ * without events gives one page that has none.
+ */
+export async function* streamPages(db: Sequelize, stream: string): AsyncGenerator<StreamRead> {
+  let reading = readPage(db, stream, 0)
+  for (let after = 0; ; after += pageLength) {
+    const { count, lines, hash, recorded_at } = await reading
+    const isLast = count < pageLength
+    if (!isLast) {
+      reading = readPage(db, stream, after + pageLength)
+      // It is awaited once this page was taken; what goes wrong meanwhile is heard then.
+      reading.catch(() => undefined)
+    }
+    if (count > 0 || after === 0)
+      yield { events: readLines(stream, lines), hash: hash ?? chainStart, recordedAt: recorded_at ?? '' }
+    if (isLast) return
   }
+}
+
+/** The whole of a stream. */
+export async function readStream(db: Sequelize, stream: string): Promise<StreamRead> {
+  const whole: StreamRead = { events: [], hash: chainStart, recordedAt: '' }
+  for await (const { events, ...last } of streamPages(db, stream)) {
+    for (const event of events) whole.events.push(event)
+    Object.assign(whole, last)
+  }
+  return whole
 }
 
 async function eventRows(db: Sequelize, columns: string, position: number, limit: number): Promise<LedgerEvent[]> {

@@ -7,7 +7,7 @@ import { type Command, decide, emptyState, fold, ledTo, type StreamState, stream
 import { hereZone, type Zone } from '#core/time/zone'
 import type { StoredReply } from '#shared/replies/replies'
 import type { Connections } from '../database/connections'
-import { eventsAfter, readStream } from '../database/events'
+import { chainStart, eventsAfter, streamPages } from '../database/events'
 import { type Head, headAfter, noHead, storedHead } from '../database/heads'
 import { summaryRow } from '../database/summaries'
 import { type Beside, type Group, storeGroup } from '../database/writing'
@@ -151,8 +151,10 @@ export class Ledger {
   }
 
   private async fromDisk(stream: string): Promise<Standing> {
-    const { events, hash } = await readStream(this.db.reader, stream)
-    return { state: fold(emptyState(stream), events), hash }
+    const standing: Standing = { state: emptyState(stream), hash: chainStart }
+    for await (const { events, hash } of streamPages(this.db.reader, stream))
+      Object.assign(standing, { state: fold(standing.state, events), hash })
+    return standing
   }
 
   private async drain(): Promise<void> {
