@@ -101,7 +101,7 @@ export const parts = [
   {
     name: 'pulls',
     async run(say, folder) {
-      const { small, large, shared, peer } = await measurePulls(folder)
+      const { small, large, shared, beside, peer } = await measurePulls(folder)
       const asRate = ({ rate }) => `${rate.toFixed(0)} a second`
       say(
         'durable pulls over HTTP, 20 stations, editions of 60 sheets',
@@ -117,6 +117,13 @@ export const parts = [
         const share = setting.rate / small.rate
         say(`  ${what}`, `${asRate(setting)}, ${share.toFixed(2)} of it`, 'at least 0.8', share >= 0.8)
       }
+      const kept = beside.rate / shared.rate
+      say(
+        '  the same beside six idle browsers',
+        `${asRate(beside)}, ${kept.toFixed(2)} of it`,
+        'at least 0.9',
+        kept >= 0.9,
+      )
       const ratio = small.rate / peer.rate
       say('  a bare peer, in turn', `${asRate(peer)}, ours ${ratio.toFixed(2)} of it`, 'at least 0.6', ratio >= 0.6)
     },

@@ -57,8 +57,22 @@ async function table(first, stations, editions, sheets) {
   })
 }
 
+/** Browsers that only listen. @returns what ends them */
+async function listen(url, cookie, count) {
+  const leaving = new AbortController()
+  const hearing = []
+  for (let i = 0; i < count; i++) {
+    const { body } = await fetch(`${url}/api/live`, { headers: { cookie }, signal: leaving.signal })
+    hearing.push(body.pipeTo(new WritableStream()).catch(() => undefined))
+  }
+  return async () => {
+    leaving.abort()
+    await Promise.all(hearing)
+  }
+}
+
 /**
- * Durable pulls a second over HTTP in three settings, interleaved with the bare peer: machines are noisy, and of rounds
+ * Durable pulls a second over HTTP in three settings, in one of them with and without six idle browsers beside, interleaved with the bare peer: machines are noisy, and of rounds
  * taken in turn the ratio tells.
  */
 export async function measurePulls(folder, { rounds = 5, seconds = 2, stations = 20, sheets = 3000 } = {}) {
@@ -71,11 +85,16 @@ export async function measurePulls(folder, { rounds = 5, seconds = 2, stations =
     small: await table(first, stations, stations, 60),
     large: await table(first, stations, stations, sheets),
     shared: await table(first, 1.5 * stations, stations / 2, sheets / 3),
+    beside: await table(first, 1.5 * stations, stations / 2, sheets / 3),
     peer: peer.act,
   }
   const taken = Object.fromEntries(Object.keys(settings).map((name) => [name, []]))
   for (let round = 0; round < rounds; round++)
-    for (const [name, acts] of Object.entries(settings)) taken[name].push(await rate(acts, seconds))
+    for (const [name, acts] of Object.entries(settings)) {
+      const leave = name === 'beside' ? await listen(server.url, cookie, 6) : () => {}
+      taken[name].push(await rate(acts, seconds))
+      await leave()
+    }
   await server.stop()
   peer.stop()
   return Object.fromEntries(

@@ -1,4 +1,4 @@
-import { createEventStream, type H3Event } from 'h3'
+import { createEventStream, type EventStreamMessage, type H3Event } from 'h3'
 import { failure } from '../services/failure'
 import type { Pressroom } from '../services/pressroom'
 import { type Signed, signedIn } from '../services/session'
@@ -36,14 +36,24 @@ export async function openStream(
     })
   const stream = createEventStream(event)
   let closed = false
+  // What is told in one go is one piece on the way: a commit holds the taps of a whole room.
+  let waiting: EventStreamMessage[] = []
+  const write = () => {
+    const told = waiting
+    waiting = []
+    if (told.length > 0) void stream.push(told).catch(() => undefined)
+  }
   const open: Stream = {
     push: (name, data, id) => {
       if (event.node.res.writableLength > mostUnread) return void event.node.req.socket.destroy()
-      void stream.push({ event: name, data, id }).catch(() => undefined)
+      if (waiting.push({ event: name, data, id }) === 1) queueMicrotask(write)
     },
     isClosed: () => closed,
   }
-  const end = () => void stream.close().catch(() => undefined)
+  const end = () => {
+    write()
+    void stream.close().catch(() => undefined)
+  }
   const timer = setInterval(() => {
     void signedIn(event, room).then((signed) => (signed ? beat(open) : end()))
   }, beatEvery)
