@@ -1,5 +1,28 @@
 import { defineConfig } from '@playwright/test'
 
+/**
+ * What the browser must not begin of its own accord. Given once more it replaces Playwright's list, so that stands first;
+ * then the pages that a new window would load for its address line, which headless nobody sees.
+ */
+const switchedOff = [
+  'AvoidUnnecessaryBeforeUnloadCheckSync',
+  'DestroyProfileOnBrowserClose',
+  'HttpsUpgrades',
+  'HttpsFirstBalancedModeAutoEnable',
+  'LensOverlay',
+  'MediaRouter',
+  'PaintHolding',
+  'ThirdPartyStoragePartitioning',
+  'AvoidCorsURLLoaderRestartOnRedirect',
+  'OptimizationHints',
+  'NetworkTimeServiceQuerying',
+  'AimEnabled',
+  'PreconnectToSearch',
+  'WebUIOmniboxPopup',
+  'WebUIOmniboxAimPopup',
+  'WebUIOmniboxFullPopup',
+]
+
 export default defineConfig({
   testDir: 'tests/e2e',
   globalSetup: './tests/fixtures/demo-template.ts',
@@ -27,6 +50,7 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        `--disable-features=${switchedOff.join(',')}`,
       ],
     },
   },
