@@ -6,6 +6,16 @@ const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 /** What keeps a browser's or a server's state in its modules: each file has its own. */
 const ownModules = ['app/{stores,live,outbox,composables}/**/*.test.ts', 'tests/api/**/*.test.ts']
 
+/** Tests of what is told by the day or the hour. */
+const daily = [
+  'core/time/**',
+  'core/{calendar,charges,course,schedule}/**',
+  'core/edition/signing*',
+  'server/services/{charges,backups}*',
+  'app/format/**',
+  'app/drawings/{d,s,racks,calendar}*',
+].map((path) => `${path.replace('**', '**/*')}.test.ts`)
+
 export default defineConfig({
   resolve: { alias: { '#core': at('./core'), '#shared': at('./shared'), '~': at('./app') } },
   esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true } } },
@@ -26,6 +36,11 @@ export default defineConfig({
           isolate: false,
         },
       },
+      // Beside the zone that the run itself is in.
+      ...['Asia/Kolkata', 'America/New_York', 'UTC'].map((zone) => ({
+        extends: true as const,
+        test: { name: zone, include: daily, isolate: false, env: { TZ: zone } },
+      })),
     ],
   },
 })

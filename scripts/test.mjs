@@ -42,23 +42,6 @@ function runner(name, args, env, read) {
   failed += counts.failed + (status !== 0 && counts.failed === 0 ? 1 : 0)
 }
 
-/** Tests of what is told by the day or the hour. */
-const daily = [
-  'core/time/',
-  'core/calendar',
-  'core/charges',
-  'core/course',
-  'core/edition/signing',
-  'core/schedule',
-  'server/services/charges',
-  'server/services/backups',
-  'app/format',
-  'app/drawings/d',
-  'app/drawings/s',
-  'app/drawings/racks',
-  'app/drawings/calendar',
-]
-
 const report = (name) => JSON.parse(readFileSync(join(reports, name), 'utf8'))
 
 // Each keeps one core busy.
@@ -77,20 +60,6 @@ runner(
     return { passed: numPassedTests, failed: numFailedTests }
   },
 )
-for (const zone of ['Asia/Kolkata', 'America/New_York', 'UTC'])
-  runner(
-    `What goes by days, in ${zone}`,
-    [
-      'vitest',
-      'run',
-      '--reporter=default',
-      '--reporter=json',
-      `--outputFile.json=${join(reports, 'zone.json')}`,
-      ...daily,
-    ],
-    { TZ: zone },
-    () => ({ passed: report('zone.json').numPassedTests, failed: report('zone.json').numFailedTests }),
-  )
 runner(
   'Browser tests',
   ['playwright', 'test'],

@@ -2,6 +2,14 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isDay, readOldDay } from './day'
 import { clampInstant, isInstant } from './instant'
+import { hereZone } from './zone'
+
+it('these tests run in the zone that is asked for', () => {
+  const { TZ } = process.env
+  // By the name it goes by here: some have two.
+  const asked = new Intl.DateTimeFormat('en-GB', TZ ? { timeZone: TZ } : {})
+  expect(hereZone()).toBe(asked.resolvedOptions().timeZone)
+})
 
 describe('a moment', () => {
   it('is written in one way', () => {
