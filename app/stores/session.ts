@@ -154,7 +154,7 @@ export const useSession = defineStore('session', () => {
     unsure.delete(key)
     try {
       const reply = await send(command)
-      await keepAnswered({ command, position: reply.position, lineage: lineage.value })
+      void keepAnswered({ command, position: reply.position, lineage: lineage.value })
       for (const listener of listeners) listener(reply.events)
       return reply
     } catch (error) {
