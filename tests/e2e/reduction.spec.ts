@@ -52,6 +52,15 @@ async function threeLayers(page: Page, url: string): Promise<{ id: string; layer
   return { id, layers: begun.state.layers.map((layer) => layer.id) }
 }
 
+/** How many commands of a page were stored, as far as it was told. */
+function answersTo(page: Page): () => number {
+  let told = 0
+  page.on('requestfinished', (request) => {
+    if (request.url().endsWith('/api/commands')) told += 1
+  })
+  return () => told
+}
+
 const strokes = (page: Page) => page.locator('.tally g.stroke')
 const stored = (page: Page) => page.locator('.tally .base')
 
@@ -86,6 +95,7 @@ test('a reduction of twelve in three layers at two stations, through a cut netwo
   const context = await browser.newContext()
   quiet.watch(context)
   const other = await context.newPage()
+  const [answers, answersOfOther] = [answersTo(page), answersTo(other)]
 
   // Layer 1: both stations at once, no sheet twice.
   await atLayer(page, url, id, 1)
@@ -131,6 +141,7 @@ test('a reduction of twelve in three layers at two stations, through a cut netwo
   await expect(stored(page)).toHaveCount(8, { timeout: 30_000 })
 
   // The server is killed; the taps of both stations wait, and are stored when it is started again.
+  const [before, beforeOther] = [answers(), answersOfOther()]
   await server.stop('SIGKILL')
   await pull(page, 2, false)
   await pull(other, 2, false)
@@ -138,6 +149,9 @@ test('a reduction of twelve in three layers at two stations, through a cut netwo
   const again = await Server.start({ folder: server.folder, port: server.port, demo: true })
   await expect(stored(page)).toHaveCount(12, { timeout: 40_000 })
   await expect(stored(other)).toHaveCount(12, { timeout: 40_000 })
+  // A server that starts has forgotten which sheets are kept for whom: the answers say it anew.
+  await expect.poll(answers).toBeGreaterThanOrEqual(before + 2)
+  await expect.poll(answersOfOther).toBeGreaterThanOrEqual(beforeOther + 2)
   await Promise.all([pull(page, 6), pull(other, 6)])
   await expect(stored(page)).toHaveCount(24)
   await gate(3)
