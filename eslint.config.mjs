@@ -95,6 +95,24 @@ const timeIsAType = {
   },
 }
 
+/** What only types can tell: a promise that nobody waits for, or that stands where nothing waits. */
+const typed = {
+  files: ['{core,shared,server,app,demo}/**/*.{ts,vue}'],
+  languageOptions: {
+    parserOptions: {
+      parser: ts.parser,
+      project: ['.nuxt/tsconfig.app.json', '.nuxt/tsconfig.server.json', '.nuxt/tsconfig.shared.json'],
+      tsconfigRootDir: import.meta.dirname,
+      extraFileExtensions: ['.vue'],
+    },
+  },
+  rules: {
+    '@typescript-eslint/no-floating-promises': 'error',
+    '@typescript-eslint/no-misused-promises': 'error',
+    '@typescript-eslint/await-thenable': 'error',
+  },
+}
+
 export default ts.config(
   {
     ignores: [
@@ -124,6 +142,7 @@ export default ts.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
   },
+  typed,
   coreFloors,
   noCircles,
   timeIsAType,

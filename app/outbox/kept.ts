@@ -52,7 +52,7 @@ const forget = () => {
 /** What this browser keeps through reloads and dead servers. A failed or closed connection is opened again when asked for. */
 export function kept(): Promise<IDBPDatabase<Kept>> {
   opened ??= openDB<Kept>('ample-tally', 4, {
-    async upgrade(db, before, _wanted, tx) {
+    upgrade(db, before, _wanted, tx) {
       if (before < 1) {
         db.createObjectStore('outbox', { keyPath: 'order', autoIncrement: true })
         db.createObjectStore('refused', { autoIncrement: true })
@@ -60,7 +60,7 @@ export function kept(): Promise<IDBPDatabase<Kept>> {
       }
       if (before < 2) db.createObjectStore('since', { keyPath: ['stream', 'seq'] })
       if (before < 3) db.createObjectStore('answered', { autoIncrement: true })
-      else if (before < 4) await forgetKeys(tx)
+      else if (before < 4) void forgetKeys(tx)
     },
     blocking(_current, _wanted, event) {
       // A newer page wants to change what is kept: it must not wait for this one.

@@ -38,14 +38,16 @@ async function handIn() {
 
 /** Ask again until it is read. */
 function follow() {
-  soon = setTimeout(async () => {
-    await giving(async () => {
-      read.value = await api<BringingInReply>('/api/bringing-in', 'GET', undefined, { 'x-set-up-token': props.token })
-    })
-    if (read.value?.phase === 'reading' && !fault.value) follow()
-    const managers = read.value?.report?.managers ?? []
-    if (managers.length === 1) form.value.managerId = managers[0]!.id
-  }, 300)
+  soon = setTimeout(() => void readAgain(), 300)
+}
+
+async function readAgain() {
+  await giving(async () => {
+    read.value = await api<BringingInReply>('/api/bringing-in', 'GET', undefined, { 'x-set-up-token': props.token })
+  })
+  if (read.value?.phase === 'reading' && !fault.value) follow()
+  const managers = read.value?.report?.managers ?? []
+  if (managers.length === 1) form.value.managerId = managers[0]!.id
 }
 
 const fits = computed(() => read.value?.phase === 'read' && read.value.report !== null && read.value.problemCount === 0)

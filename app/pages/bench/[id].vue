@@ -64,10 +64,11 @@ const takenUp = computed(
 const { routine, chores, storing, asked, drying, next, isGraded } = useBenchSays(bench, strokes, now)
 
 const awake = useAwake()
-const pedal = usePedal(
-  (does) => (does === 'warm-up' ? acts.other('warm-up') : does === 'take back' ? acts.takeBack() : acts.verdict(does)),
-  isAsking,
-)
+const pedal = usePedal((does) => {
+  if (does === 'warm-up') void acts.other('warm-up')
+  else if (does === 'take back') void acts.takeBack()
+  else void acts.verdict(does)
+}, isAsking)
 useBenchKeys(acts, likely, () => {
   changing.value = true
 })
