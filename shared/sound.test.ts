@@ -14,6 +14,11 @@ describe('the JSON of a request', () => {
     expect(unsound({ note: 'é 漢 🖨' })).toBeNull()
   })
 
+  it('is refused with a −0, which would be stored as another number than was decided on', () => {
+    expect(unsound(JSON.parse('{"data":{"dx":-0}}'))).toMatchObject({ code: 'invalid', field: 'data.dx' })
+    expect(unsound({ data: { dx: 0 } })).toBeNull()
+  })
+
   it.each([
     ['NUL', 'a\0b'],
     ['half a pair at the end', 'a\ud83d'],

@@ -72,8 +72,8 @@ async function listen(url, cookie, count) {
 }
 
 /**
- * Durable pulls a second over HTTP in three settings, in one of them with and without six idle browsers beside, interleaved with the bare peer: machines are noisy, and of rounds
- * taken in turn the ratio tells.
+ * Durable pulls a second over HTTP in three settings, one of them also beside six idle browsers, in turn with the bare peer:
+ * machines are noisy, and of rounds taken in turn the ratio tells.
  */
 export async function measurePulls(folder, { rounds = 5, seconds = 2, stations = 20, sheets = 3000 } = {}) {
   const server = await startServer(folder)

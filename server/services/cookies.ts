@@ -14,7 +14,7 @@ const nameOf = (room: Pressroom, kind: Kind) => `ample-tally-${kind}-${room.name
 const options = (event: H3Event) =>
   ({ httpOnly: true, sameSite: 'strict', secure: isSecure(event), path: '/' }) as const
 
-/** Cookies whose seal fitted, with what they say: each is shown with every request, and its seal takes long to reckon. */
+/** Cookies whose seal was found right, with their text: a browser sends them with every request, and checking a seal is slow. */
 const fitted = new WeakMap<Pressroom, LRUCache<string, string>>()
 
 /** What we wrote into a cookie of this browser, or null when it is not there or not ours. */
