@@ -4,6 +4,7 @@ import { emptyState, type StreamState } from '#core/house/streams'
 import type { Page, Reading } from '#shared/replies/reading'
 import { FoldedStreams } from '~/live/folded-streams'
 import { useLive } from '~/stores/live'
+import { gathered } from '~/live/gathered'
 import { api, mayPass, wordsOf } from './api'
 
 /** How long after a question that failed it is asked again, ms. */
@@ -11,22 +12,32 @@ const rest = 3_000
 
 type Answer<State> = Promise<Reading<Page<State>>>
 
+const ask = (names: readonly string[], after?: string): Promise<Reading<Record<string, Page<StreamState>>>> =>
+  api(`/api/streams?${new URLSearchParams({ of: names.join(','), ...(after !== undefined && { after }) }).toString()}`)
+
+/** What a room opens with is asked for together. */
+const askTogether = gathered(ask)
+
+async function pageOf<State extends StreamState>(name: string, after: string | null = null): Answer<State> {
+  const { position, data } = await (after === null ? askTogether(name) : ask([name], after))
+  return { position, data: data[name] as Page<State> }
+}
+
 /**
  * Every stream of a kind, read by pages to the end once and folded further as the ledger goes on.
  * @param kind a kind whose streams are small
  */
 export function useStreams<State extends StreamState>(kind: string) {
-  const ask = (query: string): Answer<State> => api(`/api/streams/${kind}${query}`)
   return folded<State>(
     (stream) => streamKind(stream) === kind,
-    (after) => ask(after === null ? '' : `?after=${encodeURIComponent(after)}`),
-    (stream) => ask(`?stream=${encodeURIComponent(stream)}`),
+    (after) => pageOf(kind, after),
+    (stream) => pageOf(stream),
   )
 }
 
 /** One stream, folded as the ledger goes on; null until it was read, and where there is none. */
 export function useStream<State extends StreamState>(stream: string) {
-  const one = (): Answer<State> => api(`/api/streams/${streamKind(stream)}?stream=${encodeURIComponent(stream)}`)
+  const one = (): Answer<State> => pageOf(stream)
   const { states, ...about } = folded<State>((other) => other === stream, one, one)
   return { ...about, state: computed(() => states.value[0] ?? null) }
 }

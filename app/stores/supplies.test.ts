@@ -64,9 +64,13 @@ beforeEach(() => {
   give('lot:a', 'add-lot', lot('cream laid'))
   give('lot:b', 'add-lot', lot('white kozo'))
   server.answer = (_method, path) => {
-    const kind = /^\/api\/streams\/(\w+)$/.exec(path)?.[1]
-    const found = [...states.values()].filter(({ stream }) => stream.startsWith(`${kind}:`)).reverse()
-    return { status: 200, body: { position: events.length, data: { states: found, next: null } } }
+    const names = new URLSearchParams(path.split('?')[1]).get('of')!.split(',')
+    const pageOf = (kind: string) => ({
+      states: [...states.values()].filter(({ stream }) => stream.startsWith(`${kind}:`)).reverse(),
+      next: null,
+    })
+    const data = Object.fromEntries(names.map((kind) => [kind, pageOf(kind)]))
+    return { status: 200, body: { position: events.length, data } }
   }
 })
 afterEach(() => void vi.useRealTimers())
@@ -81,7 +85,14 @@ describe('the stores', () => {
       ['a', 'cream laid'],
     ])
     await supplies.whenRead('lots')
-    expect(asked()).toEqual(['/api/streams/lot'])
+    expect(asked()).toEqual(['/api/streams?of=lot'])
+  })
+
+  it('are asked for together when they are looked at together', async () => {
+    const supplies = useSupplies()
+    await Promise.all([supplies.whenRead('lots', 'presses'), supplies.whenRead('tubs')])
+    expect(asked()).toEqual(['/api/streams?of=lot%2Cpress%2Ctub'])
+    expect([supplies.lots.length, supplies.presses.length, supplies.tubs.length]).toEqual([2, 0, 0])
   })
 
   it('follow the ledger without being read again, what changed last first, the rest as it was', async () => {
@@ -96,7 +107,7 @@ describe('the stores', () => {
       ['b', 100],
     ])
     expect(supplies.lots[2]).toBe(kozo)
-    expect(asked()).toEqual(['/api/streams/lot'])
+    expect(asked()).toEqual(['/api/streams?of=lot'])
   })
 
   it('hold what an answer said before the live stream says it, and count it once', async () => {

@@ -112,8 +112,8 @@ type Line = [
   data: unknown,
 ]
 
-/** How many events are read at a time. */
-const pageLength = 1_000
+/** How many events are read at a time: folding begins once the first are there. */
+const pageLength = 500
 
 interface PageRow {
   count: number

@@ -34,10 +34,10 @@ async function fill(count: number) {
 it.each([
   [0, [0]],
   [1, [1]],
-  [999, [999]],
-  [1000, [1000]],
-  [1001, [1000, 1]],
-  [2500, [1000, 1000, 500]],
+  [499, [499]],
+  [500, [500]],
+  [501, [500, 1]],
+  [1250, [500, 500, 250]],
 ])('a stream of %i events is read whole, in order, by pages', async (count, lengths) => {
   await fill(count)
   const pages = []

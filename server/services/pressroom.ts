@@ -30,7 +30,7 @@ import { SetUpToken } from './set-up-token'
 import { SignIns } from './sign-ins'
 import { WrittenStates } from './written-states'
 
-/** Characters of states that are kept written out. */
+/** Bytes of states that are kept written out. */
 const mostWritten = 32 * 1024 * 1024
 
 /** Everything one running pressroom holds. */

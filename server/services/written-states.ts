@@ -5,19 +5,19 @@ import { LRUCache } from 'lru-cache'
  * and again while it stands still.
  */
 export class WrittenStates {
-  private readonly kept: LRUCache<string, { seq: number; text: string }>
+  private readonly kept: LRUCache<string, { seq: number; bytes: Buffer }>
 
-  /** @param most characters kept in all */
+  /** @param most bytes kept in all */
   constructor(most: number) {
-    this.kept = new LRUCache({ maxSize: most, sizeCalculation: ({ text }) => Math.max(1, text.length) })
+    this.kept = new LRUCache({ maxSize: most, sizeCalculation: ({ bytes }) => Math.max(1, bytes.length) })
   }
 
   /** @param name the stream, and to whom it is written */
-  of(name: string, state: { seq: number }): string {
+  of(name: string, state: { seq: number }): Buffer {
     const known = this.kept.get(name)
-    if (known?.seq === state.seq) return known.text
-    const text = JSON.stringify(state)
-    this.kept.set(name, { seq: state.seq, text })
-    return text
+    if (known?.seq === state.seq) return known.bytes
+    const bytes = Buffer.from(JSON.stringify(state))
+    this.kept.set(name, { seq: state.seq, bytes })
+    return bytes
   }
 }

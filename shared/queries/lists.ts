@@ -45,10 +45,10 @@ export class SpanQuery {
 }
 
 export class StreamsQuery {
-  /** Key of the last stream of the page before. */
+  /** Kinds and single streams, with commas between them. */
+  @IsString() @MaxLength(2_000) of!: string
+  /** Key of the last stream of the page before, where one kind alone is asked for. */
   @IsOptional() @IsString() @MaxLength(200) after?: string
-  /** One stream alone. */
-  @IsOptional() @IsString() @MaxLength(200) stream?: string
 }
 
 export class LiveQuery {

@@ -77,7 +77,7 @@ describe('a secret', () => {
     expect((await ivo.send<SessionReply>('GET', '/api/session')).body.mustChange).toBe(true)
     for (const [method, path] of [
       ['GET', '/api/floor'],
-      ['GET', '/api/streams/lot'],
+      ['GET', '/api/streams?of=lot'],
       ['POST', '/api/commands'],
     ] as const)
       expect(await ivo.send(method, path, method === 'POST' ? {} : undefined)).toMatchObject({

@@ -21,8 +21,11 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-const page = async <State extends StreamState>(by: Client, query: string) =>
-  (await by.send<Reading<Page<State>>>('GET', `/api/streams/${query}`)).body
+const page = async <State extends StreamState>(by: Client, of: string, after?: string) => {
+  const query = new URLSearchParams({ of, ...(after !== undefined && { after }) }).toString()
+  const { body } = await by.send<Reading<Record<string, Page<State>>>>('GET', `/api/streams?${query}`)
+  return { position: body.position, data: body.data[of]! }
+}
 
 const lot = (name: string) => ({
   ...lotDefaults,
@@ -68,17 +71,17 @@ describe('streams of a kind', () => {
     const states = new Map(first.data.states.map((state) => [state.stream, state]))
     const there = [...states.keys()][3]!
     await manager.give(there, 'count-lot', { sheets: 41, reason: 'counted' })
-    const before = await page<LotState>(manager, `lot?after=${encodeURIComponent(first.data.next!)}`)
+    const before = await page<LotState>(manager, 'lot', first.data.next!)
     const later = before.data.states[0]!.stream
     await manager.give(later, 'count-lot', { sheets: 43, reason: 'counted' })
-    const second = await page<LotState>(manager, `lot?after=${encodeURIComponent(first.data.next!)}`)
+    const second = await page<LotState>(manager, 'lot', first.data.next!)
     expect(second.data.next).toBeNull()
     for (const state of second.data.states) states.set(state.stream, state)
     const told = eventsIn(await heard(manager, server.url, first.position)) as SentEvent[]
     const missing = told.filter(({ stream }) => !states.has(stream)).map(({ stream }) => stream)
     expect(missing).toEqual([later])
     for (const stream of missing) {
-      const { data } = await page<LotState>(manager, `lot?stream=${encodeURIComponent(stream)}`)
+      const { data } = await page<LotState>(manager, stream)
       states.set(stream, data.states[0]!)
     }
     for (const event of told) {
@@ -103,24 +106,34 @@ describe('streams of a kind', () => {
     const account = `account:${jory.personId}`
     for (const by of [manager, jory]) {
       expect(await seen(by, 'course')).toContain(course)
-      expect(await seen(by, `account?stream=${account}`)).toEqual([account])
+      expect(await seen(by, account)).toEqual([account])
     }
     expect(await seen(rook, 'course')).toEqual([])
-    expect(await seen(rook, `course?stream=${course}`)).toEqual([])
+    expect(await seen(rook, course)).toEqual([])
     expect(await seen(rook, 'account')).toEqual([])
-    expect(await seen(rook, `account?stream=${account}`)).toEqual([])
+    expect(await seen(rook, account)).toEqual([])
+  })
+
+  it('of several kinds and single ones come in one answer, each as if asked for alone', async () => {
+    const names = ['lot', 'studio', 'press', 'calendar', 'lot:none', 'lot']
+    const query = `/api/streams?of=${names.join(',')}`
+    const { body } = await manager.send<Reading<Record<string, Page<StreamState>>>>('GET', query)
+    expect(Object.keys(body.data).sort()).toEqual([...new Set(names)].sort())
+    for (const name of names) expect(body.data[name]).toEqual((await page(manager, name)).data)
   })
 
   it('are refused in words where there are none such', async () => {
-    for (const query of ['edition', 'edition?stream=edition:a', 'toString', 'nothing', 'lot?stream=tub:a', 'studio']) {
-      const { status, body } = await manager.send<{ message: string }>('GET', `/api/streams/${query}`)
+    const wrong = ['edition', 'edition:a', 'toString', 'nothing', 'nothing:a', 'session', ':a', 'lot,nothing', ',']
+    for (const query of [...wrong, 'lot,tub&after=a', 'studio&after=a', 'lot:a&after=a']) {
+      const { status, body } = await manager.send<{ message: string }>('GET', `/api/streams?of=${query}`)
       expect([query, status]).toEqual([query, 404])
       expect(body.message).toMatch(/Reload the page/)
     }
-    expect((await page(manager, 'studio?stream=studio')).data.states).toHaveLength(1)
-    expect((await page(manager, 'lot?stream=lot:none')).data.states).toEqual([])
+    expect((await page(manager, 'studio')).data.states).toHaveLength(1)
+    expect((await page(manager, 'lot:none')).data.states).toEqual([])
+    expect((await manager.send('GET', '/api/streams')).status).toBe(400)
     for (const kind of pagedKinds)
-      expect((await new Client(server.url).send('GET', `/api/streams/${kind}`)).status).toBe(401)
+      expect((await new Client(server.url).send('GET', `/api/streams?of=${kind}`)).status).toBe(401)
   })
 })
 

@@ -369,9 +369,9 @@ describe('what is another’s', () => {
     const routes = Object.keys(doors).filter((route) => route.startsWith('GET ') && !goesOn.test(route))
     const read = [
       ...routes.flatMap((route) => [editionId, course.slice('course:'.length)].map((id) => addressOf(route, id))),
-      ...pagedKinds.map((kind) => `/api/streams/${kind}`),
+      ...pagedKinds.map((kind) => `/api/streams?of=${kind}`),
       ...[course, stream, `account:${jory.personId}`].map(
-        (name) => `/api/streams/${name.split(':')[0]}?stream=${encodeURIComponent(name)}`,
+        (name) => `/api/streams?of=${encodeURIComponent(name)}`,
       ),
       ...['secret', 'damages', 'private', 'Lamp'].map((text) => `/api/find?text=${text}`),
       `/api/stations/${jory.personId}`,

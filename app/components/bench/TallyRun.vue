@@ -4,8 +4,8 @@ import type { Stroke } from '~/drawings/tally'
 /** The tally of a whole run, the newest stroke always in view; a hundred stay drawn. */
 const props = defineProps<{ strokes: Stroke[]; label?: string }>()
 const frame = useTemplateRef<HTMLElement>('frame')
-const width = useResizeObserver(frame, 1200)
-const cell = computed(() => (width.value < 560 ? 24 : props.strokes.length > 50 ? 28 : 38))
+const width = useWidth(frame, 'run')
+const cell = computed(() => ((width.value ?? 1200) < 560 ? 24 : props.strokes.length > 50 ? 28 : 38))
 
 /** Down to the newest, once it is drawn. */
 const toNewest = () =>

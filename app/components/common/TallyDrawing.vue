@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { pluralise } from '#core/units/pluralise'
-import { useResizeObserver } from '~/composables/resize'
 import { drawTally, type Stroke, strokesPerRow } from '~/drawings/tally'
 
 const props = withDefaults(
@@ -15,11 +14,11 @@ const props = withDefaults(
 const chosen = defineModel<string | null>('chosen', { default: null })
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLElement>('frame')
-const width = useResizeObserver(frame, 1200)
-const perRow = computed(() => strokesPerRow(width.value, props.cell))
+const width = useWidth(frame, 'tally')
+const perRow = computed(() => (width.value ? strokesPerRow(width.value, props.cell) : null))
 
 function draw() {
-  if (!svg.value) return
+  if (!svg.value || perRow.value === null) return
   drawTally(svg.value, props.strokes, { cell: props.cell, tall: props.tall, perRow: perRow.value })
   const current = chosen.value ?? props.strokes.at(-1)?.key
   // One stop for Tab, arrows within: a run of hundreds must not be hundreds of stops.
@@ -63,6 +62,7 @@ function choose(event: Event) {
 }
 
 function step(event: KeyboardEvent) {
+  if (perRow.value === null) return
   const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: perRow.value, ArrowUp: -perRow.value }[event.key]
   if (by === undefined || props.still) return
   event.preventDefault()

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import type { Drying } from '#core/drying/moments'
-import { useResizeObserver } from '~/composables/resize'
 import { drawDrying, dryingSentence } from '~/drawings/drying'
 
 const props = defineProps<{ drying: Drying; since: number; now: number }>()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLElement>('frame')
-const width = useResizeObserver(frame, 720)
-const draw = () => svg.value && drawDrying(svg.value, props.drying, props.since, props.now, Math.max(340, width.value))
-onMounted(draw)
-watch([() => props.drying, () => props.now, width], draw, { flush: 'post' })
+useDrawn(
+  frame,
+  'drying',
+  () => [props.drying, props.now],
+  (width) => drawDrying(svg.value!, props.drying, props.since, props.now, Math.max(340, width)),
+)
 </script>
 
 <template>

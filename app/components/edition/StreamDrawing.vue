@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { useResizeObserver } from '~/composables/resize'
 import type { FlowStage } from '#core/edition/flow'
 import { drawStream, streamSentence } from '~/drawings/stream'
 
 const props = defineProps<{ stages: FlowStage[] }>()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLElement>('frame')
-const width = useResizeObserver(frame, 720)
-const draw = () => svg.value && drawStream(svg.value, props.stages, Math.max(460, width.value))
-onMounted(draw)
-watch([() => props.stages, width], draw, { flush: 'post' })
+useDrawn(
+  frame,
+  'stream',
+  () => [props.stages],
+  (width) => drawStream(svg.value!, props.stages, Math.max(460, width)),
+)
 </script>
 
 <template>

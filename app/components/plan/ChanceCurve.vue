@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useResizeObserver } from '~/composables/resize'
 import { type ChancePoint, drawChance } from '~/drawings/chance'
 import { percent } from '~/drawings/words'
 import { pluralise } from '#core/units/pluralise'
@@ -12,22 +11,23 @@ const props = defineProps<{
 }>()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLElement>('frame')
-const width = useResizeObserver(frame, 640)
 const read = ref<ChancePoint | null>(null)
-const draw = () =>
-  svg.value &&
-  drawChance(
-    svg.value,
-    props.points,
-    props.marks,
-    props.chosen,
-    { width: Math.max(300, width.value), height: 170 },
-    (point) => {
-      read.value = point
-    },
-  )
-onMounted(draw)
-watch([() => props.points, () => props.marks, () => props.chosen, width], draw, { flush: 'post' })
+useDrawn(
+  frame,
+  'chance',
+  () => [props.points, props.marks, props.chosen],
+  (width) =>
+    drawChance(
+      svg.value!,
+      props.points,
+      props.marks,
+      props.chosen,
+      { width: Math.max(300, width), height: 170 },
+      (point) => {
+        read.value = point
+      },
+    ),
+)
 const label = computed(
   () =>
     `Chance of ${pluralise(props.goal, 'good print')} against sheets started. ${props.marks.map((mark) => `${pluralise(mark.sheets, 'sheet')} for ${percent(mark.confidence)}`).join(', ')}. Arrow keys read the curve.`,

@@ -7,10 +7,12 @@ import { rowsCsv } from '~/drawings/tables-csv'
 const props = defineProps<{ readings: Reading[] }>()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLElement>('frame')
-const width = useResizeObserver(frame, 720)
-const draw = () => svg.value && drawAir(svg.value, props.readings, Math.max(300, Math.min(860, width.value)))
-onMounted(draw)
-watch([() => props.readings, width], draw, { flush: 'post' })
+useDrawn(
+  frame,
+  'air',
+  () => [props.readings],
+  (width) => drawAir(svg.value!, props.readings, Math.max(300, Math.min(860, width))),
+)
 
 async function csv() {
   const lines = props.readings.map(({ at, temperature, humidity }) => ({

@@ -1,5 +1,5 @@
 import { shareOf } from '#core/house/who-sees'
-import { sendJsonText } from '../../../services/compressed'
+import { sendJsonBytes } from '../../../services/compressed'
 import { editionFor, readEdition } from '../../../services/editions'
 import { asking } from '../../../services/session'
 import { viewerOf } from '../../../services/viewer'
@@ -11,5 +11,6 @@ export default defineEventHandler(async (event) => {
   const viewer = viewerOf(person)
   const isWhole = shareOf(viewer, state.stream, room.owners.isOwn) === 'whole'
   const written = room.written.of(`${state.stream} ${isWhole ? 'whole' : 'cut'}`, editionFor(room, state, viewer))
-  await sendJsonText(event, `{"state":${written},${JSON.stringify(beside).slice(1)}`)
+  const rest = `,${JSON.stringify(beside).slice(1)}`
+  await sendJsonBytes(event, Buffer.concat([Buffer.from('{"state":'), written, Buffer.from(rest)]))
 })
