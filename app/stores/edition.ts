@@ -27,6 +27,8 @@ export const useEdition = defineStore('edition', () => {
   const taps = usePendingTaps(stored, studio, contextOf)
   const { state, unsent } = taps
   const handOut = ref<HandOut | null>(null)
+  /** How often a sheet was asked for: the last answer counts. */
+  let asked = 0
   const message = ref('')
 
   function contextOf(command: CommandRequest): Context {
@@ -51,6 +53,7 @@ export const useEdition = defineStore('edition', () => {
   async function open(editionId: string): Promise<void> {
     if (id.value !== editionId) {
       handOut.value = null
+      asked += 1
       message.value = ''
       taps.clear()
     }
@@ -118,12 +121,19 @@ export const useEdition = defineStore('edition', () => {
     if ((stored.value?.seq ?? 0) < seq) await reading.load()
   }
 
-  /** Ask for this station's next sheet; without the server the stack's own order serves. */
-  async function askForSheet(layerId: string): Promise<void> {
-    handOut.value = await api<HandOut>(`/api/editions/${id.value}/hand-out`, 'POST', {
+  /**
+   * Ask for this station's next sheet; without the server the stack's own order serves.
+   * @param inHand sheets that lie here already, and stay
+   */
+  async function askForSheet(layerId: string, inHand: readonly number[] = []): Promise<void> {
+    const turn = ++asked
+    const answer = await api<HandOut>(`/api/editions/${id.value}/hand-out`, 'POST', {
       layerId,
       device: session.station,
-    }).catch(() => null)
+      inHand,
+    }).catch(() => (inHand.length > 0 ? handOut.value : null))
+    // Another layer or edition may have been gone to meanwhile.
+    if (turn === asked) handOut.value = answer
   }
 
   return {

@@ -1,6 +1,7 @@
 import { isWaiting, nextLays } from '#core/edition/stack'
 import type { EditionState } from '#core/edition/state'
 import { layerOf } from '#core/edition/layer'
+import type { Sheet } from '#core/edition/sheet'
 import type { HandOut } from '#shared/replies/replies'
 import { deviceOfStation } from './device'
 
@@ -24,8 +25,17 @@ const held = 3
 export class HandOuts {
   private readonly holds = new Map<string, Map<number, Held>>()
 
-  /** Hand a station its next sheets of a layer, keeping them from the others. */
-  next(state: EditionState, layerId: string, device: string, now: number): HandOut {
+  /**
+   * Hand a station its next sheets of a layer, keeping them from the others.
+   * @param inHand sheets it was handed before, by a server that has since been started anew: it keeps those first
+   */
+  next(
+    state: EditionState,
+    layerId: string,
+    device: string,
+    now: number,
+    inHand: ReadonlySet<number> = new Set(),
+  ): HandOut {
     const layer = layerOf(state, layerId)
     if (!layer) return { sheetIds: [], heldByOthers: [] }
     const key = `${state.stream} ${layerId}`
@@ -34,8 +44,10 @@ export class HandOuts {
       [...known].filter(([id, hold]) => hold.until > now && hold.device !== device && isWaiting(state, layer, id)),
     )
     const firm = new Set([...others].filter(([, hold]) => !hold.isAhead).map(([id]) => id))
-    const free = nextLays(state, layer, held, new Set(others.keys()))
-    const handed = free.length > 0 ? free : nextLays(state, layer, 1, firm)
+    const free = nextLays(state, layer, inHand.size > 0 ? Infinity : held, new Set(others.keys()))
+    const isInHand = (lay: Sheet[]) => Number(lay.some(({ id }) => inHand.has(id)))
+    const first = free.sort((a, b) => isInHand(b) - isInHand(a)).slice(0, held)
+    const handed = first.length > 0 ? first : nextLays(state, layer, 1, firm)
     handed.forEach((lay, i) => {
       for (const { id } of lay) others.set(id, { device, until: now + keptFor, isAhead: i > 0 })
     })

@@ -51,6 +51,21 @@ describe('handing out sheets', () => {
     expect(hands.next(table.edition, table.layer, 'third', 0).sheetIds).toEqual([2, 3])
   })
 
+  it('leaves a station what it was handed by a server that was started anew, whoever asks first', () => {
+    const table = new PressTable().tear(8)
+    const before = new HandOuts()
+    const first = before.next(table.edition, table.layer, 'long press', 0)
+    const second = before.next(table.edition, table.layer, 'platen', 0)
+    const after = new HandOuts()
+    const next = (device: string, inHand: number[]) =>
+      after.next(table.edition, table.layer, device, 0, new Set(inHand)).sheetIds
+    expect(next('platen', second.sheetIds)).toEqual([4, 5, 6])
+    expect(next('long press', first.sheetIds)).toEqual([1, 2, 3])
+    // What another holds, or carries the layer already, is not got by asking for it.
+    table.pull(8)
+    expect(next('table', [8, 4, 99])).toEqual([7])
+  })
+
   it('lets go of what the stations of a device hold when its person signs out', () => {
     const table = new PressTable().tear(3)
     const hands = new HandOuts()

@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { type LossBy, roomLossesBy } from '#core/watch/losses'
-import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
 import type { RoomDay } from '#core/time/room-day'
 import { IsDay, IsMoment } from '#shared/commands/moments'
 
@@ -58,6 +58,8 @@ export class LiveQuery {
 export class HandOutRequest {
   @IsString() @MaxLength(64) layerId!: string
   @IsString() @MaxLength(64) device!: string
+  /** Sheets that the station was handed before. */
+  @IsOptional() @IsArray() @ArrayMaxSize(100) @IsInt({ each: true }) inHand?: number[]
 }
 
 export class SecurityQuery {

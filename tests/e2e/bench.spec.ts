@@ -8,18 +8,20 @@ test.use({ serviceWorkers: 'allow' })
 
 const unreachable = /Failed to load resource|net::ERR_|ERR_CONNECTION|service worker/i
 
-/** Events this browser keeps beside its copy of an edition. */
-const keptEvents = (page: Page) =>
+/** How many copies of editions this browser keeps, and of events beside them. */
+const kept = (page: Page) =>
   page.evaluate(
     () =>
-      new Promise<number>((resolve, reject) => {
+      new Promise<{ copies: number; events: number }>((resolve, reject) => {
         const opening = indexedDB.open('ample-tally')
         opening.onerror = () => reject(opening.error)
         opening.onsuccess = () => {
-          const counting = opening.result.transaction('since').objectStore('since').count()
-          counting.onsuccess = () => {
+          const reading = opening.result.transaction(['copies', 'since'])
+          const copies = reading.objectStore('copies').count(IDBKeyRange.bound('edition:', 'edition;'))
+          const events = reading.objectStore('since').count()
+          reading.oncomplete = () => {
             opening.result.close()
-            resolve(counting.result)
+            resolve({ copies: copies.result, events: events.result })
           }
         }
       }),
@@ -45,10 +47,11 @@ test('nothing tapped is lost while the server is dead and the page is reloaded',
   await expect.poll(async () => page.evaluate(async () => (await caches.keys()).length)).toBeGreaterThan(0)
   const strokes = page.locator('.tally g.stroke')
   const before = await strokes.count()
+  // What is stored is kept here too, for starting without the server.
+  await expect.poll(async () => (await kept(page)).copies).toBe(1)
   await page.keyboard.press(' ')
   await expect(page.locator('.tally .base')).toHaveCount(before + 1)
-  // What was stored is kept here too, for starting without the server.
-  await expect.poll(() => keptEvents(page)).toBeGreaterThan(0)
+  await expect.poll(async () => (await kept(page)).events).toBeGreaterThan(0)
   await server.stop('SIGKILL')
   await page.keyboard.press(' ')
   await page.keyboard.press('d')
@@ -102,6 +105,54 @@ test('a second browser sees the stroke within a second, and catches up after a c
   await expect(strokes).toHaveCount(before + 3, { timeout: 20_000 })
   await context.close()
   wire.cut()
+})
+
+test('a server that was started anew leaves each station the sheets that lie there', async ({
+  page,
+  browser,
+  pressroom,
+  quiet,
+}) => {
+  quiet.allow(unreachable)
+  const server = await pressroom({ demo: true })
+  const context = await browser.newContext()
+  quiet.watch(context)
+  const other = await context.newPage()
+  const handed = (station: Page) =>
+    station
+      .waitForResponse((answer) => answer.url().endsWith('/hand-out') && answer.ok())
+      .then(async (answer) => ((await answer.json()) as { sheetIds: number[] }).sheetIds)
+  const mine = handed(page)
+  const path = await benchOf(page, server, 'Harbour Scales')
+  const before = await mine
+  await other.goto(server.url)
+  await expect(other.getByRole('heading', { name: 'The floor' })).toBeVisible()
+  const theirs = handed(other)
+  await other.goto(`${server.url}${path}`)
+  const beside = await theirs
+  expect(beside.filter((id) => before.includes(id))).toEqual([])
+  await server.stop('SIGKILL')
+  const anew = Promise.all([handed(page), handed(other)])
+  const again = await Server.start({ folder: server.folder, port: server.port, demo: true })
+  expect(await anew).toEqual([before, beside])
+  await other.keyboard.press(' ')
+  await page.keyboard.press(' ')
+  await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()
+  const pulls = async () => {
+    const answer = await page.request.get(`${again.url}/api/editions/${path.split('/').at(-1)!}`)
+    const { state } = (await answer.json()) as { state: { pulls: { sheetIds: number[]; disputed: unknown }[] } }
+    return state.pulls.slice(-2).map(({ sheetIds, disputed }) => [sheetIds[0], disputed])
+  }
+  await expect
+    .poll(async () => (await pulls()).sort())
+    .toEqual(
+      [
+        [before[0], null],
+        [beside[0], null],
+      ].sort(),
+    )
+  await context.close()
+  await again.stop('SIGKILL')
 })
 
 test('two layers: the next layer takes the sheets that came through, once they are dry', async ({
