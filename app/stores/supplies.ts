@@ -93,8 +93,6 @@ export const useSupplies = defineStore('supplies', () => {
     drawer: computed(() => studio.value.drawer),
     cleaners: computed(() => studio.value.cleaners),
     careRules: computed(() => studio.value.careRules),
-    /** Stations at which somebody is: their sessions, without a look at the presses. */
-    inUse: computed(() => lists.stations.all.value.filter(({ open }) => open !== null)),
     areRead,
     troubleOf,
     whenRead,

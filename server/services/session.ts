@@ -9,7 +9,7 @@ import type { Person } from './people'
 import type { Pressroom } from './pressroom'
 import { plainLine } from './security-log'
 import { longestSignIn, type SignIn } from './sign-ins'
-import { isAtStation } from './stations'
+import { openStationsOf } from './stations'
 import { usePressroom } from './use-pressroom'
 
 /** Who is signed in, and by what. */
@@ -118,7 +118,7 @@ export async function describeSession(
     demo: room.demo,
     zone: room.zone.zone,
     now: Date.now(),
-    isAtStation: signed !== null && (await isAtStation(room, signed.person.id)),
+    openAt: signed ? await openStationsOf(room, signed.person.id) : [],
     needsSetup: room.people.isEmpty,
     studio: settingsFor(signed?.person ?? null, studio),
   }

@@ -3,7 +3,7 @@ import { emptyStation, nothingUsed, type PastSession, type StationState, type Us
 import { usedIn } from '#core/station/used'
 import { streamId } from '#core/ground/envelope'
 import { evolve } from '#core/house/streams'
-import type { PressSummary, StationReply, StationSummary } from '#shared/replies/replies'
+import type { OpenStation, PressSummary, StationReply, StationSummary } from '#shared/replies/replies'
 import { stationSummary, summariesOf } from '../database/summaries'
 import { readStream } from '../database/events'
 import { drawnSoFar } from './drawn'
@@ -26,9 +26,10 @@ export async function readStations(room: Pressroom): Promise<StationSummary[]> {
   return stations.map((station) => ({ ...station, name: names.get(station.id) ?? station.name }))
 }
 
-export async function isAtStation(room: Pressroom, personId: string): Promise<boolean> {
-  const stations = await summariesOf<StationSummary>(room.db.reader, 'station')
-  return stations.some(({ open }) => open?.by === personId)
+/** Stations at which somebody has a session open. */
+export async function openStationsOf(room: Pressroom, personId: string): Promise<OpenStation[]> {
+  const stations = await readStations(room)
+  return stations.flatMap(({ id, name, open }) => (open?.by === personId ? [{ id, name, open }] : []))
 }
 
 /** What was used in a session that is open now, by the editions pulled since. */

@@ -5,7 +5,7 @@ import type { CourseState } from '#core/course/state'
 import type { Leave } from '#core/stores/studio/leaves'
 import type { Ask } from '#core/edition/sign-offs'
 import type { InClass } from '#core/run/in-class'
-import type { PastSession, StationState, Task, Used } from '#core/station/state'
+import type { PastSession, Session, StationState, Task, Used } from '#core/station/state'
 import type { SentEvent } from '#core/ground/envelope'
 import type { EditionState } from '#core/edition/state'
 import type { StudioSettings, StudioState } from '#core/stores/studio/state'
@@ -131,6 +131,13 @@ export interface TapKey {
   key: string
 }
 
+/** A station at which somebody has a session open. */
+export interface OpenStation {
+  id: string
+  name: string
+  open: Session
+}
+
 export interface SessionReply {
   person: PersonReply | null
   /** This browser, as the server knows it. */
@@ -147,8 +154,8 @@ export interface SessionReply {
   /** Whose clock and calendar the room goes by, and what time it is there, ms since 1970. */
   zone: Zone
   now: number
-  /** True when the person has a session open at a station: they are asked whether they are still there. */
-  isAtStation: boolean
+  /** Where the person has a session open: they are asked whether they are still there. */
+  openAt: OpenStation[]
   /** True until the studio and its first manager exist. */
   needsSetup: boolean
   studio: Pick<StudioState, keyof StudioSettings>

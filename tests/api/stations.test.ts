@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import type { FloorReply, StationReply } from '#shared/replies/replies'
+import type { FloorReply, SessionReply, StationReply } from '#shared/replies/replies'
 import { Client } from '../fixtures/client'
 import { samples } from '../fixtures/requests'
 import { Server } from '../fixtures/server'
@@ -23,6 +23,12 @@ it('two who open a press in one moment: one has it, the other is told', async ()
   expect(answers.find(({ status }) => status === 422)!.body).toMatchObject({ code: 'session-open' })
   const { station } = await read()
   expect([one.personId, other.personId]).toContain(station.open!.by)
+  // Who signs in hears of their own session, and of nobody else's.
+  for (const who of [one, other, manager]) {
+    const { openAt } = (await who.send<SessionReply>('GET', '/api/session')).body
+    const isTheirs = who.personId === station.open!.by
+    expect(openAt).toEqual(isTheirs ? [{ id: 'long', name: samples['add-press'].name, open: station.open }] : [])
+  }
   const floor = await manager.reading<FloorReply>('/api/floor')
   expect(floor.sessions).toMatchObject([{ stationId: 'long', name: samples['add-press'].name }])
   expect(floor.tasks).toMatchObject([{ stationId: 'long', what: 'a roller dirty' }])

@@ -3,7 +3,9 @@ import { expect, expectAccessible, say, signInAs, test } from '../fixtures/brows
 
 test('a session is closed step by step, and the next printer reads how the press was left', async ({
   page,
+  browser,
   pressroom,
+  quiet,
 }) => {
   const server = await pressroom({ demo: true })
   await page.goto(`${server.url}/presses`)
@@ -59,6 +61,19 @@ test('a session is closed step by step, and the next printer reads how the press
   await expectAccessible(page)
   await page.getByRole('button', { name: 'I am still there' }).click()
   await expect(page.getByText(/Your session at the North ink table/)).toHaveCount(0)
+  // Asked again when the page is loaded again, and no longer once somebody has closed it elsewhere.
+  await page.reload()
+  await expect(page.getByText(/Your session at the North ink table is open since/)).toBeVisible()
+  const context = await browser.newContext()
+  quiet.watch(context)
+  const elsewhere = await context.newPage()
+  await elsewhere.goto(server.url)
+  await elsewhere.getByRole('link', { name: 'North ink table', exact: true }).click()
+  await elsewhere.getByRole('button', { name: 'Close it for them, as it seems' }).click()
+  await elsewhere.getByRole('button', { name: 'oil', exact: true }).click()
+  await elsewhere.getByRole('button', { name: 'Close it as it seems' }).click()
+  await expect(page.getByText(/Your session at the North ink table/)).toHaveCount(0)
+  await context.close()
   await page.goto(`${server.url}/presses`)
   await page.getByRole('link', { name: 'Merle Tarn', exact: true }).first().click()
   await page.getByRole('button', { name: 'Merle Tarn has gone: open my session' }).click()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { streamKind } from '#core/ground/envelope'
 import { isLeftOpen } from '~/drawings/sessions'
 import { moment } from '~/format/days'
 
@@ -8,12 +9,21 @@ const supplies = useSupplies()
 const route = useRoute()
 /** Said to go on, for this sign-in. */
 const going = ref<string[]>([])
+/** Something happened at a station since the session was told: they are followed from then on, not before. */
+const isLater = ref(false)
+onUnmounted(
+  useLive().hear({
+    stored: ({ stream }) => {
+      if (streamKind(stream) === 'station') isLater.value = true
+    },
+  }),
+)
+const openAt = computed(() => session.session?.openAt ?? [])
 const own = computed(() =>
-  (session.session?.isAtStation ? supplies.inUse : []).filter(
+  (isLater.value && openAt.value.length > 0 ? supplies.stations : openAt.value).filter(
     ({ open }) => open && open.by === session.person?.id && isLeftOpen(open.at, Date.now()),
   ),
 )
-const nameOf = (id: string) => supplies.stations.find((station) => station.id === id)?.name ?? ''
 const asked = computed(() =>
   own.value.find(({ id, open }) => !going.value.includes(open!.id) && route.path !== `/stations/${id}`),
 )
@@ -27,7 +37,7 @@ watch(
 
 <template>
   <p v-if="asked" class="asked" role="status">
-    Your session at the <strong>{{ nameOf(asked.id) }}</strong> is open since {{ moment(asked.open!.at) }}.
+    Your session at the <strong>{{ asked.name }}</strong> is open since {{ moment(asked.open!.at) }}.
     <NuxtLink :to="`/stations/${asked.id}`">Close it now</NuxtLink>
     <button type="button" @click="going.push(asked.open!.id)">I am still there</button>
   </p>
