@@ -6,6 +6,7 @@ ensureBrowser()
 ensureBuild()
 
 const { parts } = await import('./bench/parts.mjs')
+const { measurePace } = await import('./bench/pace.mjs')
 
 const given = process.argv.slice(2)
 const isQuick = given.includes('--quick')
@@ -28,6 +29,7 @@ function say(what, measured, wanted, met) {
 // A part that waits for what never comes would end the run in silence.
 const awake = setInterval(() => {}, 60_000)
 for (const { name, run } of chosen) {
+  console.info(`${name}, the machine’s pace: ${measurePace().toFixed(0)} ms for a fixed sum`)
   try {
     await run(say, freshFolder(join(root, '.cache/bench', name)))
   } catch (error) {
