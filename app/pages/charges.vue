@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { account } from '#core/account/stream'
 import type { RoomDay } from '#core/time/room-day'
 import { statementsBy } from '#core/charges/statement'
 import { openIn, usedIn } from '#core/charges/settled'
@@ -78,7 +79,7 @@ const toggle = (key: string) => {
 }
 async function setRoomUse(stream: string, isRooms: boolean) {
   const editionId = stream.slice('edition:'.length)
-  if (await giving(() => session.give('account:room', 'set-room-use', { editionId, isRooms }))) await load()
+  if (await giving(() => session.give('set-room-use', account.of('room'), { editionId, isRooms }))) await load()
 }
 const spanWords = computed(() => `${date(span.value.from)} to ${date(span.value.until)}`)
 const fileOf = (kind: string, ending: string) => `${kind}-${span.value.from}-${span.value.until}.${ending}`

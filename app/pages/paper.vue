@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lot as lotStream } from '#core/stores/lot/stream'
 import { putAside } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
 import { pluralise } from '#core/units/pluralise'
@@ -49,7 +50,7 @@ async function buy() {
     sheets: bought.value.sheets.trim() === '' ? Number.NaN : Number(bought.value.sheets),
     price: bought.value.price.trim() === '' ? lot.value!.price : Number(bought.value.price.replace(',', '.')),
   }
-  if (await buying.giving(() => session.give(`lot:${lot.value!.id}`, 'buy-paper', given))) {
+  if (await buying.giving(() => session.give('buy-paper', lotStream.of(lot.value!.id), given))) {
     bought.value = { sheets: '', price: '' }
     done()
   }

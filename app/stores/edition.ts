@@ -1,11 +1,21 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { countEdition, figures } from '#core/edition/count'
+import type { EditionState } from '#core/edition/state'
 import { stops } from '#core/edition/stops'
+import { edition as editionStream } from '#core/edition/stream'
 import { isNamed } from '#core/edition/who'
+import type { Ref } from '#core/ground/act'
 import type { Context } from '#core/ground/envelope'
 import { isStaff } from '#core/ground/who'
-import { type CommandData, type EditionCommandType, guarded, type TapType } from '#core/house/acts'
+import {
+  type CommandData,
+  type EditionCommandType,
+  guarded,
+  type KindOf,
+  type Seen,
+  type TapType,
+} from '#core/house/acts'
 import { agree, pluralise } from '#core/units/pluralise'
 import type { CommandRequest } from '#shared/commands/envelope'
 import type { HandOut } from '#shared/replies/replies'
@@ -116,7 +126,10 @@ export const useEdition = defineStore('edition', () => {
    */
   async function give<T extends EditionCommandType>(type: T, data: CommandData<T>): Promise<void> {
     await ownTapsStored()
-    const { seq } = await session.give(stream.value, type, data, guarded.has(type) ? stored.value?.seq : undefined)
+    // Which acts are guarded and that all are done to an edition is known of each, but not of all at once.
+    const target = editionStream.of(id.value) as Ref<EditionState> as Ref<EditionState, KindOf<T>>
+    const seen = (guarded.has(type) ? [stored.value?.seq ?? 0] : []) as Seen<T>
+    const { seq } = await session.give(type, target, data, ...seen)
     // Others' events stand before it, and are not here yet.
     if ((stored.value?.seq ?? 0) < seq) await reading.load()
   }

@@ -1,12 +1,14 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { browserGlobals, type SpokenServer } from '../../tests/fixtures/browser-globals'
 import type { CommandRequest } from '#shared/commands/envelope'
+import { batch } from '#core/stores/batch/stream'
 import { useSession } from './session'
 
 let server: SpokenServer
 const ids = () => server.asked.map(({ body }) => (body as CommandRequest).commandId)
 const stored = { status: 200, body: { position: 1, stream: 'batch:b1', seq: 1, made: 1, disputed: null, events: [] } }
-const draw = (session: ReturnType<typeof useSession>) => session.give('batch:b1', 'draw-ink', { milligrams: 20_000 })
+const draw = (session: ReturnType<typeof useSession>) =>
+  session.give('draw-ink', batch.of('b1'), { milligrams: 20_000, editionStream: '', layerId: null, note: '' })
 
 beforeEach(() => {
   server = browserGlobals()

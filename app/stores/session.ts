@@ -1,5 +1,8 @@
 import { instantAt } from '#core/time/instant'
+import type { Folded, Ref } from '#core/ground/act'
 import { isStaff as staffed } from '#core/ground/who'
+import type { CommandData, KindOf, Seen } from '#core/house/acts'
+import type { RequestType } from '#shared/commands/requests'
 import { defineStore } from 'pinia'
 import { v4, v7 } from 'uuid'
 import { computed, ref, watch } from 'vue'
@@ -145,11 +148,18 @@ export const useSession = defineStore('session', () => {
 
   /**
    * Do something now and wait for the answer: for forms, where a refusal belongs beside the field.
+   * @param target a stream of the act's kind
+   * @param seen of a guarded act, the `seq` of what the person looked at
    * @throws ApiError with the words to show
    */
-  async function give(stream: string, type: string, data: object, expectedSeq?: number): Promise<CommandReply> {
-    const key = JSON.stringify([stream, type, data, expectedSeq])
-    const command = unsure.get(key) ?? envelope(stream, type, data, expectedSeq)
+  async function give<T extends RequestType>(
+    type: T,
+    target: Ref<Folded, KindOf<T>>,
+    data: CommandData<T>,
+    ...seen: Seen<T>
+  ): Promise<CommandReply> {
+    const key = JSON.stringify([target.name, type, data, ...seen])
+    const command = unsure.get(key) ?? envelope(target.name, type, data as object, ...seen)
     // While this pressing is under way the next is another.
     unsure.delete(key)
     try {

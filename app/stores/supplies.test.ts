@@ -3,6 +3,7 @@ import { browserGlobals, type SpokenServer, SpokenStream } from '../../tests/fix
 import type { LedgerEvent } from '#core/ground/envelope'
 import { decide, emptyState, evolve, type StreamState, statesFor } from '#core/house/streams'
 import { lotDefaults } from '#core/stores/lot/state'
+import { lot as lotStream } from '#core/stores/lot/stream'
 import { useLive } from './live'
 import { useSession } from './session'
 import { useSupplies } from './supplies'
@@ -131,7 +132,7 @@ describe('the stores', () => {
       const made = give(stream, type, data)
       return { status: 200, body: { position: events.length, stream, seq: 1, made: 1, disputed: null, events: made } }
     }
-    await useSession().give('lot:d', 'add-lot', lot('brought today'))
+    await useSession().give('add-lot', lotStream.of('d'), lot('brought today'))
     expect(supplies.lots[0]!.name).toBe('brought today')
   })
 

@@ -9,8 +9,9 @@ export interface Folded {
   seq: number
 }
 
-/** A stream's name that remembers what it folds to, so that whoever asks for it is given the right state. */
-export interface Ref<State extends Folded = Folded> {
+/** A stream's name that remembers its kind and what it folds to, so that whoever asks for it is given the right state. */
+export interface Ref<State extends Folded = Folded, Kind extends string = string> {
+  kind: Kind
   name: string
   empty: (name: string) => State
 }
@@ -22,7 +23,7 @@ export interface Stream<Kind extends string, State extends Folded> {
   kind: Kind
   empty: (name: string) => State
   /** `lot.of('l1')` is the stream `lot:l1`; `studio.of()` is the studio, of which there is one. */
-  of: (id?: string) => Ref<State>
+  of: (id?: string) => Ref<State, Kind>
   gate: Gate<State>
   /** What every event of the stream changes, known or not: `seq` at least. */
   stamp: (state: State, event: Happening, before: State) => State
@@ -48,7 +49,7 @@ export function defineStream<const Kind extends string, State extends Folded>(
   return {
     kind,
     empty,
-    of: (id) => ({ name: id === undefined ? kind : `${kind}:${id}`, empty }),
+    of: (id) => ({ kind, name: id === undefined ? kind : `${kind}:${id}`, empty }),
     gate: options.gate ?? (() => null),
     stamp: options.stamp ?? ((state, event) => changed(state, { seq: event.seq } as Partial<State>)),
   }
@@ -123,9 +124,10 @@ export interface ActOptions<
   Events extends readonly AnyEvent[],
   Need extends Needs,
   Led extends Needs,
+  Guarded extends boolean,
 > {
   /** Refused when the stream has moved on since the person looked. */
-  guarded?: true
+  guarded?: Guarded
   /** The first act of a stream. */
   begins?: true
   /** Taken on a closed stream too: what happened at the press cannot be refused away. */
@@ -152,10 +154,11 @@ export interface Act<
   Type extends string = string,
   Data = never,
   Events extends readonly AnyEvent[] = readonly AnyEvent[],
+  Guarded extends boolean = boolean,
 > {
   type: Type
   stream: AnyStream & { kind: Kind }
-  guarded: boolean
+  guarded: Guarded
   begins: boolean
   late: boolean
   bearsDoubt: boolean
@@ -180,14 +183,16 @@ export function defineAct<
   const Events extends readonly AnyEvent[],
   Need extends Needs = Record<never, never>,
   Led extends Needs = Record<never, never>,
+  const Guarded extends boolean = false,
 >(
   stream: Stream<Kind, State>,
   type: Type,
   who: Who<StatesOf<NoInfer<Kind>, NoInfer<State>, NoInfer<Need>>, NoInfer<Data>>,
-  options: ActOptions<NoInfer<Kind>, NoInfer<State>, Data, Events, Need, Led>,
-): Act<Kind, Type, Data, Events> {
-  const { guarded = false, begins = false, late = false, bearsDoubt = false, asksAgain = false } = options
+  options: ActOptions<NoInfer<Kind>, NoInfer<State>, Data, Events, Need, Led, Guarded>,
+): Act<Kind, Type, Data, Events, Guarded> {
+  const { begins = false, late = false, bearsDoubt = false, asksAgain = false } = options
   const { needs = () => ({}), leadsTo = () => ({}), events, rule } = options
+  const guarded = (options.guarded ?? false) as Guarded
   return { type, stream, guarded, begins, late, bearsDoubt, asksAgain, needs, leadsTo, who, events, rule }
 }
 

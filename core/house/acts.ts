@@ -353,8 +353,15 @@ const past = [] as const
 
 type OneAct = (typeof acts)[number]
 
+/** Every act under its type: looked up once, where `Extract` would go through all of them each time. */
+type ActByType = { [One in OneAct as One['type']]: One }
+
 export type CommandType = OneAct['type']
-export type CommandData<T extends CommandType> = DataOf<OneAct, T>
+export type CommandData<T extends CommandType> = DataOf<ActByType[T], T>
+/** The kind of stream that an act is done to. */
+export type KindOf<T extends CommandType> = ActByType[T]['stream']['kind']
+/** What is given with an act beside its data: of a guarded one, the `seq` of what the person looked at. */
+export type Seen<T extends CommandType> = ActByType[T]['guarded'] extends true ? [seq: number] : []
 /** Commands of an edition's own stream. */
 export type EditionCommandType = (typeof editionActs)[number]['type']
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { block as blockStream } from '#core/stores/block/stream'
 import { date } from '~/format/days'
 
 /** Where a block is kept once it is done with, or that it was scored, so that no more is printed from it. */
@@ -15,10 +16,10 @@ const form = useFollowing(
 const scored = ref('')
 const mayKeep = computed(() => session.isStaff || session.person?.role === 'member')
 
-const keep = () => giving(() => session.give(`block:${props.blockId}`, 'keep-block', { ...form.value }))
+const keep = () => giving(() => session.give('keep-block', blockStream.of(props.blockId), { ...form.value }))
 async function cancel() {
   const { seq } = book.value!
-  await giving(() => session.give(`block:${props.blockId}`, 'cancel-block', { reason: scored.value }, seq))
+  await giving(() => session.give('cancel-block', blockStream.of(props.blockId), { reason: scored.value }, seq))
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { account as accountStream } from '#core/account/stream'
 import { totalOf } from '#core/charges/line'
 import type { Statement } from '#core/charges/statement'
 import type { ChargesReply } from '#shared/replies/replies'
@@ -30,8 +31,8 @@ const draft = useDraft(`settle ${props.personId}`, form)
 async function settle() {
   const done = await giving(() =>
     session.give(
-      `account:${props.personId}`,
       'settle-statement',
+      accountStream.of(props.personId),
       {
         ...props.reply.span,
         upTo: props.reply.position,
@@ -52,7 +53,7 @@ const opening = ref<string | null>(null)
 const reason = ref('')
 async function reopen(statementId: string) {
   const data = { statementId, reason: reason.value }
-  if (!(await giving(() => session.give(`account:${props.personId}`, 'reopen-statement', data)))) return
+  if (!(await giving(() => session.give('reopen-statement', accountStream.of(props.personId), data)))) return
   opening.value = null
   reason.value = ''
   emit('done')

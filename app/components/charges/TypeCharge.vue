@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { account } from '#core/account/stream'
 import { today } from '~/format/days'
 import type { EditionsReply } from '#shared/replies/replies'
 import { day } from '~/format/days'
@@ -38,7 +39,7 @@ async function keep() {
   const done = await giving(() => {
     if (personId === '') throw new Error('Say who owes it.')
     if (on === null) throw new Error('Say for which day it is.')
-    return session.give(`account:${personId}`, 'type-charge', { on, what, cents, editionId: editionId || null })
+    return session.give('type-charge', account.of(personId), { on, what, cents, editionId: editionId || null })
   })
   if (!done) return
   draft.done()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { edition as editionStream } from '#core/edition/stream'
 import { v7 } from 'uuid'
 import { whySpent } from '#core/edition/block'
 import { titleAgain } from '#core/edition/related'
@@ -28,7 +29,7 @@ async function begin() {
   const id = v7()
   const { plan, blocks } = state.value
   const done = await giving(() =>
-    session.give(`edition:${id}`, 'print-again', {
+    session.give('print-again', editionStream.of(id), {
       earlierId: edition.id,
       blockIds: blocks.map((block) => block.id),
       title: form.value.title,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { edition } from '#core/edition/stream'
 import type { Ask } from '#core/edition/sign-offs'
 import type { RationHeld } from '#shared/replies/replies'
 import { askWords } from '~/drawings/class-words'
@@ -24,7 +25,7 @@ const mine = computed(() => props.rations.filter(({ personId }) => personId === 
 const ration = computed(() => mine.value.find(({ aside }) => aside > 0))
 const sheets = ref<number | null>(null)
 const toGive = computed(() => sheets.value ?? ration.value?.aside ?? 1)
-const stream = computed(() => `edition:${props.editionId}`)
+const stream = computed(() => edition.of(props.editionId))
 const isSignedOff = computed(() => props.ask.what !== 'help' && props.ask.what !== 'more paper')
 const yes = computed(() => {
   if (props.ask.what === 'help') return 'I have been there'
@@ -38,9 +39,9 @@ const lot = computed(() => mine.value[0])
 async function answer() {
   const { id, what, by, layerId, pressId } = props.ask
   await giving(() => {
-    if (what === 'help') return session.give(stream.value, 'answer-ask', { askId: id, note: '' })
+    if (what === 'help') return session.give('answer-ask', stream.value, { askId: id, note: '' })
     if (what === 'more paper')
-      return session.give(stream.value, 'give-paper', {
+      return session.give('give-paper', stream.value, {
         lotId: lot.value?.lotId ?? '',
         personId: by,
         sheets: sheets.value ?? 1,
@@ -50,7 +51,7 @@ async function answer() {
       what === 'paper' && ration.value && toGive.value > 0
         ? { lotId: ration.value.lotId, rationId: ration.value.rationId, sheets: toGive.value }
         : null
-    return session.give(stream.value, 'sign-off', {
+    return session.give('sign-off', stream.value, {
       what,
       layerId,
       pressId,
@@ -62,7 +63,7 @@ async function answer() {
 }
 
 async function notYet() {
-  await giving(() => session.give(stream.value, 'answer-ask', { askId: props.ask.id, note: note.value }))
+  await giving(() => session.give('answer-ask', stream.value, { askId: props.ask.id, note: note.value }))
 }
 </script>
 

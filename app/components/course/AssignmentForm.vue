@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { course as courseStream } from '#core/course/stream'
 import { today } from '~/format/days'
 import { v7 } from 'uuid'
 import type { AssignmentSaid, CourseAssignment } from '#core/course/state'
@@ -89,8 +90,8 @@ async function keep() {
   const editionIds = (props.assignment?.editions ?? []).map(({ editionId }) => editionId)
   const done = await giving(() =>
     session.give(
-      `course:${props.course.id}`,
       'set-assignment',
+      courseStream.of(props.course.id),
       { assignmentId: id, ...form.value, editionIds },
       props.course.seq,
     ),

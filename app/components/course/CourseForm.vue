@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { course as courseStream } from '#core/course/stream'
 import { v7 } from 'uuid'
 import { type CourseDescription, type Meeting } from '#core/course/state'
 import { isStaff } from '#core/ground/who'
@@ -38,8 +39,8 @@ async function keep() {
   const id = course?.id ?? v7()
   const done = await giving(() =>
     course
-      ? session.give(`course:${id}`, 'describe-course', { ...form.value }, course.seq)
-      : session.give(`course:${id}`, 'begin-course', { ...form.value }),
+      ? session.give('describe-course', courseStream.of(id), { ...form.value }, course.seq)
+      : session.give('begin-course', courseStream.of(id), { ...form.value }),
   )
   if (!done) return
   draft.done()

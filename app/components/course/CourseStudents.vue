@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { course as courseStream } from '#core/course/stream'
+import { studio } from '#core/stores/studio/stream'
 import { leaveOf, type Use } from '#core/stores/studio/leaves'
 import type { CourseReply, CourseSummary } from '#shared/replies/replies'
 import { listed } from '~/drawings/words'
@@ -9,7 +11,7 @@ const session = useSession()
 const course = computed(() => props.reply.course)
 const { busy, fault, giving } = useGiving()
 const chosen = ref<string[]>([])
-const stream = computed(() => `course:${course.value.id}`)
+const stream = computed(() => courseStream.of(course.value.id))
 const free = computed(() =>
   session.people
     .filter(({ id, active, role }) => active && role !== 'manager' && !course.value.studentIds.includes(id))
@@ -28,15 +30,13 @@ type Shown = (typeof shown.value)[number]
 const notShown = ({ use, pressId }: Shown) =>
   course.value.studentIds.filter((personId) => !leaveOf(props.reply, { personId, use, pressId }))
 
-const act = async (type: string, to: string, data: object) => {
-  await giving(() => session.give(to, type, data))
-}
 async function enrol() {
-  await act('enrol-students', stream.value, { personIds: chosen.value })
+  await giving(() => session.give('enrol-students', stream.value, { personIds: chosen.value }))
   if (!fault.value) chosen.value = []
 }
 const show = ({ use, pressId }: Shown, personId: string) =>
-  act('give-leave', 'studio', { personId, use, pressId, note: '' })
+  giving(() => session.give('give-leave', studio.of(), { personId, use, pressId, note: '' }))
+const takeOff = (personId: string) => giving(() => session.give('take-off-course', stream.value, { personId }))
 </script>
 
 <template>
@@ -46,12 +46,7 @@ const show = ({ use, pressId }: Shown, personId: string) =>
       <li v-for="id in course.studentIds" :key="id">
         {{ session.nameOf(id) }}
         <span v-if="elsewhere(id)" class="soft">comes to {{ elsewhere(id) }} too</span>
-        <button
-          type="button"
-          class="link"
-          :aria-label="`${session.nameOf(id)} comes no more`"
-          @click="act('take-off-course', stream, { personId: id })"
-        >
+        <button type="button" class="link" :aria-label="`${session.nameOf(id)} comes no more`" @click="takeOff(id)">
           comes no more
         </button>
       </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { course as courseStream } from '#core/course/stream'
 import type { CourseAssignment } from '#core/course/state'
 import type { InClass } from '#core/run/in-class'
 import type { CourseSummary } from '#shared/replies/replies'
@@ -24,8 +25,8 @@ const lines = computed(() =>
 async function draw() {
   const done = await giving(() =>
     session.give(
-      `course:${props.course.id}`,
       'draw-prints',
+      courseStream.of(props.course.id),
       { assignmentId: props.assignment.id, each: each.value, reason: reason.value },
       props.course.seq,
     ),

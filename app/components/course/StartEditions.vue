@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { course as courseStream } from '#core/course/stream'
 import { v7 } from 'uuid'
 import { type CourseAssignment, withoutEdition } from '#core/course/state'
 import type { CourseSummary } from '#shared/replies/replies'
@@ -32,7 +33,7 @@ const wordsOf = (id: string) => {
 async function start() {
   const { paper, id, title } = props.assignment
   const done = await giving(() =>
-    session.give(`course:${props.course.id}`, 'start-assignment', {
+    session.give('start-assignment', courseStream.of(props.course.id), {
       assignmentId: id,
       lotId: paper?.lotId ?? null,
       editions: groups.value.map((personIds) => ({

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { calendar as calendarStream } from '#core/calendar/stream'
 import { v7 } from 'uuid'
 import { nearestFree } from '#core/calendar/free'
 import { instantOf, minuteOf } from '#core/time/instant'
@@ -99,10 +100,10 @@ async function keep() {
   const { booking } = props
   const done = await giving(() =>
     booking
-      ? session.give('calendar', 'move-bookings', {
+      ? session.give('move-bookings', calendarStream.of(), {
           moves: [{ bookingId: booking.bookingId, placeId, ...span.value }],
         })
-      : session.give('calendar', 'book', { bookings: [{ bookingId: v7(), placeId, ...span.value, ...said }] }),
+      : session.give('book', calendarStream.of(), { bookings: [{ bookingId: v7(), placeId, ...span.value, ...said }] }),
   )
   if (done) emit('done', day)
 }

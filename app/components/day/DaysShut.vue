@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { calendar as calendarStream } from '#core/calendar/stream'
 import { dayOfLocal } from '#core/time/room-day'
 import type { CalendarState, Closure } from '#core/calendar/state'
 import { spanOf } from '#core/calendar/free'
@@ -58,12 +59,12 @@ async function close() {
   const { who: personId, from, last, why } = form.value
   if (!from || !last) return
   const data = { from: `${from}T00:00`, until: `${clock.later(last, 1)}T00:00`, personId: personId || null, why }
-  if (!(await giving(() => session.give('calendar', 'close-room', data)))) return
+  if (!(await giving(() => session.give('close-room', calendarStream.of(), data)))) return
   draft.done()
   form.value = blank()
 }
 async function open(closureId: string) {
-  await giving(() => session.give('calendar', 'withdraw-closure', { closureId }))
+  await giving(() => session.give('withdraw-closure', calendarStream.of(), { closureId }))
 }
 
 const brought = ref('')
@@ -74,7 +75,7 @@ async function bring(event: Event) {
   brought.value = ''
   await bringing.giving(async () => {
     const { closures, left } = await closuresIn(await file.text(), props.calendar.timeZone)
-    await session.give('calendar', 'bring-closures', { source: file.name.slice(0, 120), closures })
+    await session.give('bring-closures', calendarStream.of(), { source: file.name.slice(0, 120), closures })
     brought.value = `${pluralise(closures.length, 'closure')} from ${file.name}${left > 0 ? `; ${pluralise(left, 'line')} said no time and stayed out` : ''}.`
   })
   input.value = ''

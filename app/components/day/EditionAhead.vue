@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { calendar } from '#core/calendar/stream'
 import { v7 } from 'uuid'
 import { instantOf } from '#core/time/instant'
 import { momentWords } from '#core/time/room-clock'
@@ -85,7 +86,7 @@ const toBook = computed(() =>
 )
 const mayBook = computed(() => session.isStaff || toBook.value.every(({ personId }) => personId === session.person?.id))
 async function takeOver() {
-  await giving(() => session.give('calendar', 'book', { bookings: toBook.value }))
+  await giving(() => session.give('book', calendar.of(), { bookings: toBook.value }))
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { calendar as calendarStream } from '#core/calendar/stream'
 import type { CalendarState } from '#core/calendar/state'
 import type { OrderProposal, Place } from '#shared/replies/calendar'
 import { listed } from '~/drawings/words'
@@ -36,7 +37,7 @@ const saves = computed(() => {
 
 async function take() {
   const { moves } = props.proposal
-  await giving(() => session.give('calendar', 'move-bookings', { moves }))
+  await giving(() => session.give('move-bookings', calendarStream.of(), { moves }))
 }
 </script>
 

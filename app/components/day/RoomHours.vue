@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { calendar as calendarStream } from '#core/calendar/stream'
 import { hereZone } from '#core/time/zone'
 import type { CalendarState, Opening } from '#core/calendar/state'
 import { meetingWords, weekdayChoices } from '~/drawings/class-words'
@@ -24,7 +25,7 @@ const another = (): Opening => {
   return { weekday: ((last?.weekday ?? 0) % 7) + 1, from: last?.from ?? '09:00', until: last?.until ?? '21:00' }
 }
 async function keep() {
-  if (!(await giving(() => session.give('calendar', 'set-hours', { ...form.value })))) return
+  if (!(await giving(() => session.give('set-hours', calendarStream.of(), { ...form.value })))) return
   draft.done()
 }
 </script>

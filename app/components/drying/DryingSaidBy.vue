@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { studio } from '#core/stores/studio/stream'
 import type { Layer } from '#core/edition/layer'
 import { dryingPapers, guessedClimate } from '#core/drying/moments'
 import { ago } from '~/drawings/words'
@@ -47,7 +48,7 @@ const keep = () =>
       },
     }),
   )
-const read = () => giving(() => session.give('studio', 'read-climate', { ...room.value }))
+const read = () => giving(() => session.give('read-climate', studio.of(), { ...room.value }))
 </script>
 
 <template>

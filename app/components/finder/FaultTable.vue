@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { studio } from '#core/stores/studio/stream'
 import { type Cause, type Seat, seats } from '#core/print/causes'
 import { type FaultLine, lineInForce, usualLine } from '#core/print/fault-table'
 import { outcomes } from '#core/print/faults'
@@ -43,7 +44,7 @@ async function keep() {
         .filter(Boolean),
     })),
   }
-  if (await giving(() => session.give('studio', 'set-fault-line', line, props.seq))) emit('kept')
+  if (await giving(() => session.give('set-fault-line', studio.of(), line, props.seq))) emit('kept')
 }
 function asUsual() {
   const { outcome, causes } = usualLine(props.fault)

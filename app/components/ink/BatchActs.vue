@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { batch as batchStream } from '#core/stores/batch/stream'
 import { componentWarnings } from '#core/ink/mix-check'
 import { heldIn } from '#core/stores/batch/pouring'
 import { additions } from '#core/stores/batch/state'
@@ -57,35 +58,47 @@ const warnings = computed(() => {
   return componentWarnings(props.batch.family, [...heldIn(props.batch), added], shelf.value)
 })
 
-async function act(type: string, data: object, weight: string) {
-  if (!Number.isFinite(mg(weight))) return void (fault.value = 'Give the weight in grams, for instance 12,5.')
-  await give(type, data)
+const target = computed(() => batchStream.of(props.batch.id))
+async function giveAs(act: () => Promise<unknown>) {
+  if (await giving(act)) form.value = blank()
 }
-async function give(type: string, data: object) {
-  if (!(await giving(() => session.give(`batch:${props.batch.id}`, type, data)))) return
-  form.value = blank()
+/** Of an act that goes by a weight. */
+async function weighed(act: (milligrams: number) => Promise<unknown>) {
+  const milligrams = mg(form.value.grams)
+  if (!Number.isFinite(milligrams)) return void (fault.value = 'Give the weight in grams, for instance 12,5.')
+  await giveAs(() => act(milligrams))
 }
-const addTub = () => {
-  const tub = supplies.tubs.find((known) => known.id === form.value.source)
-  return act(
-    'add-ink',
-    {
-      components: [
-        { tubId: tub?.id ?? null, batchId: null, name: tub?.name ?? 'something', milligrams: mg(form.value.grams) },
-      ],
-      why: form.value.why,
-    },
-    form.value.grams,
+const draw = () =>
+  weighed((milligrams) =>
+    session.give('draw-ink', target.value, {
+      milligrams,
+      editionStream: props.editionStream ?? '',
+      layerId: props.layerId ?? null,
+      note: '',
+    }),
   )
+const keep = () =>
+  weighed((milligrams) =>
+    session.give('keep-batch', target.value, {
+      milligrams,
+      scraped: mg(form.value.scraped) || 0,
+      how: form.value.how,
+    }),
+  )
+const stirIn = () =>
+  weighed((milligrams) => {
+    const tub = supplies.tubs.find((known) => known.id === form.value.source)
+    const component = { tubId: tub?.id ?? null, batchId: null, name: tub?.name ?? 'something', milligrams }
+    return session.give('add-ink', target.value, { components: [component], why: form.value.why })
+  })
+const reweigh = () =>
+  weighed((milligrams) => session.give('reweigh-batch', target.value, { milligrams, reason: form.value.reason }))
+const seeDrawDown = () => {
+  const { ground, colour } = form.value
+  const thickness = typedNumber(form.value.thickness)
+  if (!(thickness > 0)) return void (fault.value = 'Give the film of the draw-down in µm, above zero.')
+  return giveAs(() => session.give('see-draw-down', target.value, { ground, colour, thickness }))
 }
-const seeDrawDown = () =>
-  typedNumber(form.value.thickness) > 0
-    ? give('see-draw-down', {
-        ground: form.value.ground,
-        colour: form.value.colour,
-        thickness: typedNumber(form.value.thickness),
-      })
-    : void (fault.value = 'Give the film of the draw-down in µm, above zero.')
 
 function choose(chosen: Act) {
   open.value = chosen
@@ -107,17 +120,7 @@ function choose(chosen: Act) {
         {{ one.word }}
       </button>
     </div>
-    <form
-      v-if="open === 'draw'"
-      class="fields"
-      @submit.prevent="
-        act(
-          'draw-ink',
-          { milligrams: mg(form.grams), editionStream: editionStream ?? '', layerId: layerId ?? null, note: '' },
-          form.grams,
-        )
-      "
-    >
+    <form v-if="open === 'draw'" class="fields" @submit.prevent="draw">
       <VTextField v-model="form.grams" label="Drawn for this session" inputmode="decimal" suffix="g" /><VBtn
         type="submit"
         class="quiet"
@@ -125,13 +128,7 @@ function choose(chosen: Act) {
         >Draw</VBtn
       >
     </form>
-    <form
-      v-else-if="open === 'keep'"
-      class="fields"
-      @submit.prevent="
-        act('keep-batch', { milligrams: mg(form.grams), scraped: mg(form.scraped) || 0, how: form.how }, form.grams)
-      "
-    >
+    <form v-else-if="open === 'keep'" class="fields" @submit.prevent="keep">
       <VTextField v-model="form.grams" label="Left to keep" inputmode="decimal" suffix="g" /><VTextField
         v-model="form.scraped"
         label="Scraped off, not kept"
@@ -144,7 +141,7 @@ function choose(chosen: Act) {
         >Keep it</VBtn
       >
     </form>
-    <form v-else-if="open === 'add'" class="fields" @submit.prevent="addTub">
+    <form v-else-if="open === 'add'" class="fields" @submit.prevent="stirIn">
       <VSelect
         v-model="form.source"
         label="What"
@@ -162,11 +159,7 @@ function choose(chosen: Act) {
         :items="additions.map((value) => ({ value, title: why[value] }))"
       /><VBtn type="submit" class="quiet" :disabled="!form.source" :loading="busy">Stir it in</VBtn>
     </form>
-    <form
-      v-else-if="open === 'weigh'"
-      class="fields"
-      @submit.prevent="act('reweigh-batch', { milligrams: mg(form.grams), reason: form.reason }, form.grams)"
-    >
+    <form v-else-if="open === 'weigh'" class="fields" @submit.prevent="reweigh">
       <VTextField v-model="form.grams" label="Left on the scale" inputmode="decimal" suffix="g" /><VTextField
         v-model="form.reason"
         label="Why it differs"

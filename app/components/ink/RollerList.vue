@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { studio } from '#core/stores/studio/stream'
 import { v7 } from 'uuid'
 import { rollerFit } from '#core/ink/roller'
 import type { Roller } from '#core/ink/roller'
@@ -20,13 +21,18 @@ async function add() {
   const { name, width, diameter } = form.value
   if (
     await giving(() =>
-      session.give('studio', 'set-roller', { id: v7(), name: name.trim(), width: width ?? 0, diameter: diameter ?? 0 }),
+      session.give('set-roller', studio.of(), {
+        id: v7(),
+        name: name.trim(),
+        width: width ?? 0,
+        diameter: diameter ?? 0,
+      }),
     )
   ) {
     form.value = { name: '', width: null, diameter: null }
   }
 }
-const retire = (roller: Roller) => giving(() => session.give('studio', 'retire-roller', { id: roller.id }))
+const retire = (roller: Roller) => giving(() => session.give('retire-roller', studio.of(), { id: roller.id }))
 </script>
 
 <template>

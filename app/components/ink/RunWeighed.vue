@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { batch as batchStream } from '#core/stores/batch/stream'
 import { filmOfRun } from '#core/ink/amount'
 import { runInk } from '#core/run/ink-left'
 import { inkNeed } from '#core/run/ink-need'
@@ -45,14 +46,15 @@ const film = computed(() =>
 )
 
 async function count() {
-  if (film.value === null) return
+  const reckoned = film.value
+  if (reckoned === null) return
   await giving(() =>
-    session.give(`batch:${props.batch.id}`, 'weigh-run', {
+    session.give('weigh-run', batchStream.of(props.batch.id), {
       editionStream: edition.state!.stream,
       layerId: props.layerId,
       milligrams: Math.round(typedNumber(form.value.used) * 1000),
       area: area.value,
-      film: film.value,
+      film: reckoned,
     }),
   )
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tub as tubStream } from '#core/stores/tub/stream'
 import { v7 } from 'uuid'
 import { readCard } from '#core/ink/draw-down'
 import { inkNatures } from '#core/ink/pigments'
@@ -69,8 +70,11 @@ async function save() {
   const id = props.tub?.id ?? v7()
   const done = await giving(() =>
     props.tub
-      ? session.give(`tub:${id}`, 'describe-tub', description)
-      : session.give(`tub:${id}`, 'add-tub', { ...description, milligrams: Math.round(typedNumber(weight) * 1000) }),
+      ? session.give('describe-tub', tubStream.of(id), description)
+      : session.give('add-tub', tubStream.of(id), {
+          ...description,
+          milligrams: Math.round(typedNumber(weight) * 1000),
+        }),
   )
   if (!done) return
   draft.done()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tub as tubStream } from '#core/stores/tub/stream'
 import { tubConditions } from '#core/stores/tub/state'
 import type { TubSummary } from '#shared/replies/replies'
 
@@ -16,7 +17,7 @@ async function keep() {
   const { name, maker, container, family, nature, density, tinting, price, openedOn, limits, keptAt, card } = props.tub
   const described = { name, maker, container, family, nature, density, tinting, price, openedOn, limits, keptAt, card }
   const told = { ...described, condition: condition.value.is }
-  await giving(() => session.give(`tub:${props.tub.id}`, 'describe-tub', told))
+  await giving(() => session.give('describe-tub', tubStream.of(props.tub.id), told))
 }
 </script>
 

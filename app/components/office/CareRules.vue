@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { studio } from '#core/stores/studio/stream'
 import { type CareKey, careCards, careKeys, deferring } from '#core/care/cards'
 import type { Cleaner } from '#core/care/cleaning'
 import { type InkFamily, inkFamilies } from '#core/ink/family'
@@ -27,9 +28,9 @@ watch(
 )
 
 const keepRule = (key: CareKey) =>
-  giving(() => session.give('studio', 'set-care-rule', { key, rule: rules.value[key] }))
+  giving(() => session.give('set-care-rule', studio.of(), { key, rule: rules.value[key] ?? '' }))
 const keepCleaner = (family: InkFamily) =>
-  giving(() => session.give('studio', 'set-cleaner', { family, ...cleaners.value[family] }))
+  giving(() => session.give('set-cleaner', studio.of(), { family, ...unknown, ...cleaners.value[family] }))
 </script>
 
 <template>

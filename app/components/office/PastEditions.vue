@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { studio } from '#core/stores/studio/stream'
 import { pluralise } from '#core/units/pluralise'
 import {
   pastEditionColumns,
@@ -37,7 +38,7 @@ const mostBytes = 1024 * 1024
 
 async function give(editions: PastEditionRow[]): Promise<boolean> {
   said.value = ''
-  const done = await giving(() => session.give('studio', 'add-past-editions', { editions }))
+  const done = await giving(() => session.give('add-past-editions', studio.of(), { editions }))
   if (done) {
     said.value = `${editions.length} ${editions.length === 1 ? 'edition is' : 'editions are'} in the book.`
     emit('done')
@@ -83,7 +84,7 @@ async function importRows() {
 }
 
 async function withdraw() {
-  if (await giving(() => session.give('studio', 'withdraw-past-edition', withdrawing.value!))) {
+  if (await giving(() => session.give('withdraw-past-edition', studio.of(), withdrawing.value!))) {
     withdrawing.value = null
     emit('done')
   }

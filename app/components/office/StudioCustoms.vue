@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { studio as studioStream } from '#core/stores/studio/stream'
 import type { LineCustom } from '#core/print/pencil-line'
 import { studioDefaults, tarerChoices } from '#core/stores/studio/state'
 import { pluralise } from '#core/units/pluralise'
@@ -42,7 +43,7 @@ const titleOf = (options: { value: string; title: string }[], value: string) =>
   options.find((option) => option.value === value)?.title ?? value
 
 async function saveStudio() {
-  studioSaved.value = await setting.giving(() => session.give('studio', 'set-studio', { ...studio.value }))
+  studioSaved.value = await setting.giving(() => session.give('set-studio', studioStream.of(), { ...studio.value }))
   if (studioSaved.value) await session.load()
 }
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lot as lotStream } from '#core/stores/lot/stream'
 import type { LotSummary } from '#shared/replies/replies'
 import { pluralise } from '#core/units/pluralise'
 
@@ -11,7 +12,7 @@ const form = ref({ sheets: String(Math.max(0, props.lot.left)), reason: '' })
 
 async function count() {
   const sheets = form.value.sheets.trim() === '' ? Number.NaN : Number(form.value.sheets)
-  if (await giving(() => session.give(`lot:${props.lot.id}`, 'count-lot', { sheets, reason: form.value.reason })))
+  if (await giving(() => session.give('count-lot', lotStream.of(props.lot.id), { sheets, reason: form.value.reason })))
     emit('done')
 }
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lot as lotStream } from '#core/stores/lot/stream'
 import { v7 } from 'uuid'
 import { type LotDescription, lotDefaults, paperUses } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
@@ -56,13 +57,19 @@ const grains = [
 ]
 
 async function save() {
-  const { sheets, weight, price, ...rest } = form.value
-  const description = { ...rest, weight: typedNumber(weight), price: price === '' ? 0 : typedNumber(price) }
+  const { sheets, weight, price, width, height, ...rest } = form.value
+  const description = {
+    ...rest,
+    width: width ?? 0,
+    height: height ?? 0,
+    weight: typedNumber(weight),
+    price: price === '' ? 0 : typedNumber(price),
+  }
   const id = props.lot?.id ?? v7()
   const act = () =>
     props.lot
-      ? session.give(`lot:${id}`, 'describe-lot', description)
-      : session.give(`lot:${id}`, 'add-lot', { ...description, sheets: typedNumber(sheets) })
+      ? session.give('describe-lot', lotStream.of(id), description)
+      : session.give('add-lot', lotStream.of(id), { ...description, sheets: typedNumber(sheets) })
   if (await giving(act)) {
     draft.done()
     form.value = blank()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lot as lotStream } from '#core/stores/lot/stream'
 import { inHand, putAside } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
 import { pluralise } from '#core/units/pluralise'
@@ -18,7 +19,7 @@ async function put() {
   if (!form.value.personId) return void (fault.value = 'Choose who the paper is for.')
   if (
     await giving(() =>
-      session.give(`lot:${props.lot.id}`, 'ration-paper', {
+      session.give('ration-paper', lotStream.of(props.lot.id), {
         personId: form.value.personId!,
         sheets: whole(form.value.sheets),
       }),
@@ -31,7 +32,7 @@ async function put() {
 async function move(type: 'release-paper' | 'return-paper', rationId: string, most: number) {
   const typed = moving.value[rationId]
   const sheets = typed ? whole(typed) : most
-  if (await giving(() => session.give(`lot:${props.lot.id}`, type, { rationId, sheets }))) {
+  if (await giving(() => session.give(type, lotStream.of(props.lot.id), { rationId, sheets }))) {
     // What was typed meanwhile is for the next one.
     if (moving.value[rationId] === typed) moving.value[rationId] = ''
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { studio } from '#core/stores/studio/stream'
 import { v7 } from 'uuid'
 import { type DrawerPiece, inUse, pieceKinds } from '#core/press/drawer'
 
@@ -35,10 +36,10 @@ function leave() {
 }
 async function keep() {
   const piece = { ...form.value, squeezed: givesWay.value ? form.value.squeezed : null }
-  if (!(await giving(() => session.give('studio', 'set-packing', piece)))) return
+  if (!(await giving(() => session.give('set-packing', studio.of(), piece)))) return
   leave()
 }
-const retire = ({ id }: DrawerPiece) => giving(() => session.give('studio', 'retire-packing', { id }))
+const retire = ({ id }: DrawerPiece) => giving(() => session.give('retire-packing', studio.of(), { id }))
 </script>
 
 <template>

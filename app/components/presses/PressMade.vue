@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { press as pressStream } from '#core/stores/press/stream'
 import { pressWays } from '#core/press/kinds'
 import type { PressDescription } from '#core/stores/press/state'
 import type { PressSummary } from '#shared/replies/replies'
@@ -18,7 +19,7 @@ const isChanged = computed(() => !sameContent(form.value, described()))
 
 async function change() {
   const { id, seq } = props.press
-  if (!(await giving(() => session.give(`press:${id}`, 'describe-press', { ...form.value }, seq)))) return
+  if (!(await giving(() => session.give('describe-press', pressStream.of(id), { ...form.value }, seq)))) return
   draft.done()
 }
 </script>

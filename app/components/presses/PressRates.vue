@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { press as pressStream } from '#core/stores/press/stream'
 import { today } from '~/format/days'
 import type { PressSummary } from '#shared/replies/replies'
 import { date } from '~/format/days'
@@ -12,7 +13,7 @@ const money = (hour: number) => `${currency.value} ${hour.toFixed(2)}`
 const form = ref({ from: today(), hour: props.press.rates.at(-1)?.hour ?? 0 })
 
 async function keep() {
-  await giving(() => session.give(`press:${props.press.id}`, 'rate-press', { ...form.value }))
+  await giving(() => session.give('rate-press', pressStream.of(props.press.id), { ...form.value }))
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { press as pressStream } from '#core/stores/press/stream'
 import type { PressSummary } from '#shared/replies/replies'
 import { zeroHeight } from '#core/stores/press/state'
 import { ago } from '~/drawings/words'
@@ -22,7 +23,7 @@ const isChanged = computed(() => props.press.zero === null || !sameContent(form.
 async function keep() {
   const { name, thickness, left, right, note } = form.value
   const found = { on: [{ name, thickness }], left, right, note }
-  await giving(() => session.give(`press:${props.press.id}`, 'find-zero', found))
+  await giving(() => session.give('find-zero', pressStream.of(props.press.id), found))
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { edition } from '#core/edition/stream'
 import { freeSlots } from '#core/stores/rack/state'
 import type { RackSummary, StackToLay } from '#shared/replies/replies'
 import { pluralise } from '#core/units/pluralise'
@@ -20,7 +21,7 @@ async function lay(stack: StackToLay) {
   if (from !== null && !(Number.isInteger(from) && from > 0))
     return void (fault.value = `“${typed}” is no slot. Give its number, or leave the field empty for the next free one.`)
   const done = await giving(() =>
-    session.give(`edition:${stack.editionId}`, 'lay-in', {
+    session.give('lay-in', edition.of(stack.editionId), {
       rackId: rack.value.id,
       layerId: stack.layerId,
       sheetIds: stack.sheetIds,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { rack as rackStream } from '#core/stores/rack/stream'
 import { v7 } from 'uuid'
 import { mostInSlot, mostSlots, type RackDescription, type RackKind, rackKinds } from '#core/stores/rack/state'
 import type { RackSummary } from '#shared/replies/replies'
@@ -26,8 +27,8 @@ async function keep() {
   const { rack } = props
   const done = await giving(() =>
     rack
-      ? session.give(`rack:${rack.id}`, 'describe-rack', { ...form.value }, rack.seq)
-      : session.give(`rack:${v7()}`, 'add-rack', { ...form.value }),
+      ? session.give('describe-rack', rackStream.of(rack.id), { ...form.value }, rack.seq)
+      : session.give('add-rack', rackStream.of(v7()), { ...form.value }),
   )
   if (!done) return
   draft.done()

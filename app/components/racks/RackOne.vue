@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { edition } from '#core/edition/stream'
 import type { RackedStack, RackSummary } from '#shared/replies/replies'
 import { slotWords } from '~/drawings/rack'
 import { overprintWords, stageOf } from '~/drawings/drying-words'
@@ -29,7 +30,7 @@ function described() {
 
 async function takeOut(stack: RackedStack) {
   await giving(() =>
-    session.give(`edition:${stack.editionId}`, 'take-out', { rackId: props.rack.id, slots: stack.slots }),
+    session.give('take-out', edition.of(stack.editionId), { rackId: props.rack.id, slots: stack.slots }),
   )
 }
 </script>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { climate as climateStream } from '#core/stores/climate/stream'
+import { studio } from '#core/stores/studio/stream'
 import { silentFor } from '#core/stores/climate/state'
 import type { RacksReply } from '#shared/replies/replies'
 import { guessedClimate } from '#core/drying/moments'
@@ -21,11 +23,11 @@ const silent = computed(() => silentFor(props.air, props.now))
 const isUnplugged = computed(() => reading.value !== null && reading.value.temperature === null)
 watch(isOn, (on) => on && open(), { immediate: true })
 
-const read = () => giving(() => session.give('studio', 'read-climate', { ...form.value }))
+const read = () => giving(() => session.give('read-climate', studio.of(), { ...form.value }))
 const turn = () =>
   giving(async () => {
     const on = !isOn.value
-    await session.give('climate:room', 'watch-climate', { isOn: on })
+    await session.give('watch-climate', climateStream.of('room'), { isOn: on })
     if (on) await api('/api/climate/reading', 'POST', {})
   })
 </script>

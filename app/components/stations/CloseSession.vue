@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { station as stationStream } from '#core/station/stream'
 import { cleanUps, type CleanUp } from '#core/care/cleaning'
 import { careWithInk } from '#core/care/cards'
 import { checklist, type Finding, type Place } from '#core/care/findings'
@@ -72,7 +73,7 @@ async function close() {
   }
   const closed = await giving(async () => {
     // What was used, by the pulls up to this moment.
-    await session.give(`station:${id}`, 'close-session', { ...data, editionIds: await printedAt(id) })
+    await session.give('close-session', stationStream.of(id), { ...data, editionIds: await printedAt(id) })
   })
   if (!closed) return
   draft.done()

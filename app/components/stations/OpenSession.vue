@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { station as stationStream } from '#core/station/stream'
 import { checklist, type Finding, type Place } from '#core/care/findings'
 import type { InkFamily } from '#core/ink/family'
 import type { StationSummary } from '#shared/replies/replies'
@@ -24,7 +25,7 @@ async function open() {
     // What the one before used, by the pulls up to this moment.
     const editionIds = isOthers.value ? await printedAt(id) : []
     const data = { ...form.value, over: isOthers.value, editionIds }
-    await session.give(`station:${id}`, 'open-session', data)
+    await session.give('open-session', stationStream.of(id), data)
   })
   if (!took) return
   draft.done()

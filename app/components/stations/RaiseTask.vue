@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { station as stationStream } from '#core/station/stream'
 import { taskKinds } from '#core/station/state'
 import type { Problem } from '#core/station/tasks'
 
@@ -11,7 +12,7 @@ const form = ref(blank())
 const draft = useDraft(`task ${props.stationId}`, form)
 const kinds = taskKinds.map((kind) => ({ value: kind, title: kind }))
 async function raise() {
-  if (!(await giving(() => session.give(`station:${props.stationId}`, 'raise-task', form.value)))) return
+  if (!(await giving(() => session.give('raise-task', stationStream.of(props.stationId), form.value)))) return
   draft.done()
   form.value = blank()
 }

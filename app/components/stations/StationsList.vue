@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { station as stationStream } from '#core/station/stream'
 import { v7 } from 'uuid'
 import { type StationKind, stationKinds } from '#core/care/findings'
 import { ago } from '~/drawings/words'
@@ -17,12 +18,13 @@ const stations = computed(() =>
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
 async function add() {
-  if (!(await giving(() => session.give(`station:${v7()}`, 'set-station', { ...form.value, isUsed: true })))) return
+  if (!(await giving(() => session.give('set-station', stationStream.of(v7()), { ...form.value, isUsed: true }))))
+    return
   draft.done()
   form.value = blank()
 }
 const giveUp = ({ id, name, kind }: (typeof stations.value)[number]) =>
-  giving(() => session.give(`station:${id}`, 'set-station', { name, kind, isUsed: false }))
+  giving(() => session.give('set-station', stationStream.of(id), { name, kind: kind ?? 'ink table', isUsed: false }))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { station as stationStream } from '#core/station/stream'
 import type { Task } from '#core/station/state'
 import { ago } from '~/drawings/words'
 
@@ -13,9 +14,9 @@ const people = computed(() => [
 
 type TaskThere = Task & { stationId: string }
 const own = ({ stationId, id }: TaskThere, ownerId: string | null) =>
-  giving(() => session.give(`station:${stationId}`, 'own-task', { taskId: id, ownerId }))
+  giving(() => session.give('own-task', stationStream.of(stationId), { taskId: id, ownerId }))
 const solve = ({ stationId, id }: TaskThere) =>
-  giving(() => session.give(`station:${stationId}`, 'solve-task', { taskId: id, note: '' }))
+  giving(() => session.give('solve-task', stationStream.of(stationId), { taskId: id, note: '' }))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { calendar as calendarStream } from '#core/calendar/stream'
 import { instantAt } from '#core/time/instant'
 import { nearestFree } from '#core/calendar/free'
 import { instantOf, minuteOf } from '#core/time/instant'
@@ -134,10 +135,12 @@ async function kept(on: string) {
   await goTo(on)
 }
 async function move(bookingId: string, placeId: string, from: string, until: string) {
-  await giving(() => session.give('calendar', 'move-bookings', { moves: [{ bookingId, placeId, from, until }] }))
+  await giving(() =>
+    session.give('move-bookings', calendarStream.of(), { moves: [{ bookingId, placeId, from, until }] }),
+  )
 }
 async function giveBack(bookingId: string) {
-  if (await giving(() => session.give('calendar', 'cancel-bookings', { bookingIds: [bookingId] })))
+  if (await giving(() => session.give('cancel-bookings', calendarStream.of(), { bookingIds: [bookingId] })))
     chosenId.value = null
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { edition as editionStream } from '#core/edition/stream'
 import { v7 } from 'uuid'
 import { type EditionPlan, goal, planDefaults } from '#core/plan/plan'
 
@@ -38,7 +39,10 @@ async function start() {
   busy.value = true
   fault.value = faultField.value = ''
   try {
-    await session.give(`edition:${form.value.id}`, 'start-edition', { title: form.value.title, plan: form.value.plan })
+    await session.give('start-edition', editionStream.of(form.value.id), {
+      title: form.value.title,
+      plan: form.value.plan,
+    })
     draft.done()
     await navigateTo(`/editions/${form.value.id}/plan`)
   } catch (error) {

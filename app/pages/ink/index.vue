@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tub as tubStream } from '#core/stores/tub/stream'
 import { v7 } from 'uuid'
 import { careWithInk } from '#core/care/cards'
 import { cardOf } from '#core/ink/draw-down'
@@ -37,7 +38,7 @@ async function putStarters() {
         nature === 'pigment' || nature === 'white'
           ? cardOf(pigment, '#f4f2ec', name === 'bone black' ? 1 : usualFilm)
           : null
-      await session.give(`tub:${v7()}`, 'add-tub', {
+      await session.give('add-tub', tubStream.of(v7()), {
         name,
         maker: '',
         container: nature === 'oil' || nature === 'drier' ? 'bottle' : 'tub',
@@ -61,7 +62,9 @@ async function weigh(tub: TubSummary) {
   const milligrams = Math.round(typedNumber(weight.value.grams) * 1000)
   if (!Number.isFinite(milligrams)) return void (weighing.fault.value = 'Give the weight in grams, for instance 310.')
   if (
-    await weighing.giving(() => session.give(`tub:${tub.id}`, 'weigh-tub', { milligrams, reason: weight.value.reason }))
+    await weighing.giving(() =>
+      session.give('weigh-tub', tubStream.of(tub.id), { milligrams, reason: weight.value.reason }),
+    )
   ) {
     weight.value = { grams: '', reason: '' }
     openTub.value = null

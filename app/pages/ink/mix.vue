@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { edition as editionStream } from '#core/edition/stream'
+import { streamId } from '#core/ground/envelope'
+import { batch as batchStream } from '#core/stores/batch/stream'
 import { v7 } from 'uuid'
 import { heldOf } from '#core/ink/recipe'
 import { careWithInk } from '#core/care/cards'
@@ -96,8 +99,8 @@ async function putOnSlab() {
   const colour = made.value ? filmHex(made.value.pigment, form.value.paper, form.value.film) : '#8a8375'
   const act = () =>
     more.value
-      ? session.give(`batch:${id}`, 'add-ink', { components: added.value, why: 'top-up' })
-      : session.give(`batch:${id}`, 'mix-batch', {
+      ? session.give('add-ink', batchStream.of(id), { components: added.value, why: 'top-up' })
+      : session.give('mix-batch', batchStream.of(id), {
           name: form.value.name.trim(),
           family: form.value.family,
           colour,
@@ -118,7 +121,8 @@ async function useFor(batchId: string) {
   const zones = state.layers
     .find((known) => known.id === layer)
     ?.zones.map(({ id, name, batchId: before }) => ({ id, name, batchId: id === zone ? batchId : before }))
-  if (zones) await session.give(state.stream, 'set-zones', { layerId: layer, zones })
+  if (zones)
+    await session.give('set-zones', editionStream.of(streamId(state.stream)), { layerId: String(layer), zones })
 }
 </script>
 

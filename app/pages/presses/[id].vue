@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { press as pressStream } from '#core/stores/press/stream'
 import { hasRoller, pressWays } from '#core/press/kinds'
 import { readingWords, tiltOf } from '#core/press/screws'
 import { screwsOf } from '#core/run/set-up'
@@ -23,7 +24,7 @@ const tilt = computed(() => {
   return screws && setting ? tiltOf(setting.left, setting.right, screws) : 0
 })
 
-const takeDown = () => taking.giving(() => session.give(`press:${id}`, 'take-down', { note: '' }))
+const takeDown = () => taking.giving(() => session.give('take-down', pressStream.of(id), { note: '' }))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { press as pressStream } from '#core/stores/press/stream'
 import { today } from '~/format/days'
 import { v7 } from 'uuid'
 import { pressWays } from '#core/press/kinds'
@@ -31,7 +32,7 @@ const rateWords = (hour: number | null) =>
 
 async function add() {
   const id = v7()
-  if (!(await giving(() => session.give(`press:${id}`, 'add-press', { ...form.value })))) return
+  if (!(await giving(() => session.give('add-press', pressStream.of(id), { ...form.value })))) return
   draft.done()
   form.value = blank()
   adding.value = false

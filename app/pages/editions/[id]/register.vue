@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { studio } from '#core/stores/studio/stream'
 import { v7 } from 'uuid'
 import { pages } from '#core/drawing/tiles'
 import { finishedSize } from '#core/paper/piece'
@@ -89,7 +90,7 @@ async function keepFormat() {
   if (!series) return void (formatting.fault.value = 'Draw the series lines first, then keep them as a format.')
   const id = v7()
   const format = { id, name: formatName.value, ...series, mat: mat ? { width: mat.width, height: mat.height } : null }
-  if (await formatting.giving(() => session.give('studio', 'set-series-format', format))) {
+  if (await formatting.giving(() => session.give('set-series-format', studio.of(), format))) {
     form.value.formatId = id
     formatName.value = ''
   }
