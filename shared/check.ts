@@ -1,14 +1,34 @@
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import type { Refusal } from '#core/ground/refusal'
+import { asShape, expected, fieldsOf, type Shape } from '#core/ground/shape'
 import { fits, isFlat } from './fits'
 import { unsound } from './sound'
 
-function firstFault(errors: ValidationError[], path = ''): { field: string; message: string; value: unknown } {
+interface Fault {
+  field: string
+  message: string
+  value: unknown
+}
+
+/**
+ * The first thing wrong, as deep as it lies.
+ * @param shape where the words come from; null where they are the library's
+ */
+function firstFault(errors: ValidationError[], shape: Shape | null, path = ''): Fault {
   const error = errors[0]!
-  const field = path === '' ? error.property : `${path}.${error.property}`
-  if (error.children && error.children.length > 0) return firstFault(error.children, field)
-  return { field, message: Object.values(error.constraints ?? {})[0] ?? 'is not as expected', value: error.value }
+  const name = error.property
+  const field = path === '' ? name : `${path}.${name}`
+  const known = shape && fieldsOf(shape).get(name)
+  if (error.children && error.children.length > 0) {
+    // The place in a list is a level of its own, of the same class.
+    const within = /^\d+$/.test(name) ? shape : (known?.part ?? null)
+    return firstFault(error.children, within, field)
+  }
+  const said = known
+    ? `${field} ${expected(known)}`
+    : (Object.values(error.constraints ?? {})[0] ?? 'is not as expected')
+  return { field, message: said, value: error.value }
 }
 
 function shown(value: unknown): string {
@@ -26,11 +46,16 @@ export function check<T extends object>(shape: new () => T, given: unknown): { v
   }
   const fault = unsound(given)
   if (fault) return { refusal: fault }
-  const value = isFlat(shape) ? Object.assign(new shape(), given) : plainToInstance(shape, given)
+  const isOurs = 'sample' in shape
+  const value = isFlat(shape)
+    ? Object.assign(new shape(), given)
+    : isOurs
+      ? asShape(shape, given)
+      : plainToInstance(shape, given)
   if (isFlat(shape) && fits(shape, value)) return { value }
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true })
   if (errors.length === 0) return { value }
-  const { field, message, value: wrong } = firstFault(errors)
+  const { field, message, value: wrong } = firstFault(errors, isOurs ? shape : null)
   return {
     refusal: { code: 'invalid', field, message: `${message}; ${shown(wrong)} was given. Nothing was changed.` },
   }

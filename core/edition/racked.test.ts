@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
-import { freeSlots, type RackDescription, type RackState, roomIn } from '../stores/rack/state'
+import type { RackDescription } from '../stores/rack/description'
+import { freeSlots, type RackState, roomIn } from '../stores/rack/state'
 import { nextLays } from './stack'
 
 const rackOf = (table: PressTable, id = 'r1') => table.states.get(`rack:${id}`) as RackState
@@ -78,7 +79,6 @@ describe('a rack', () => {
     lay(table, [1], 4)
     expect(at(table, 'describe-rack', 'rack:r1', { ...long, slots: 3 })).toBe('rack-unfit')
     expect(at(table, 'describe-rack', 'rack:r1', { ...long, name: ' ' })).toBe('rack-unfit')
-    expect(at(table, 'describe-rack', 'rack:r1', { ...long, perSlot: 0 })).toBe('rack-unfit')
     expect(at(table, 'describe-rack', 'rack:r1', long, 'student')).toBe('not-allowed')
     expect(at(table, 'add-rack', 'rack:r1', long)).toBe('already-there')
     expect(table.give('split-sheet', { sheetId: 1 }).refusal?.code).toBe('in-a-rack')

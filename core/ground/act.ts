@@ -1,6 +1,7 @@
 import type { Context, Happening, NewEvent } from './envelope'
 import { changed } from './fold'
 import { type Refused, refuse } from './refusal'
+import type { ActShape } from './shape'
 import type { Who } from './who'
 
 /** What every stream's folded state has. */
@@ -158,6 +159,8 @@ export interface Act<
 > {
   type: Type
   stream: AnyStream & { kind: Kind }
+  /** The class of its data; null of an act whose class stands in `shared/commands/` still. */
+  shape: ActShape | null
   guarded: Guarded
   begins: boolean
   late: boolean
@@ -172,10 +175,34 @@ export interface Act<
 export type AnyAct = Act
 
 /**
- * What a person can do. The data's type is read off the rule's second parameter. `who` has a place of its own because a
- * missing property would be reported as something else, on the rule.
+ * What a person can do. `shape` and `who` have places of their own, because a missing property would be reported as
+ * something else, on the rule.
+ * @param shape the class of its data; `needs`, `who` and `rule` are given instances of it
  */
 export function defineAct<
+  Kind extends string,
+  State extends Folded,
+  const Type extends string,
+  Data extends object,
+  const Events extends readonly AnyEvent[],
+  Need extends Needs = Record<never, never>,
+  Led extends Needs = Record<never, never>,
+  const Guarded extends boolean = false,
+>(
+  stream: Stream<Kind, State>,
+  type: Type,
+  shape: ActShape<Data>,
+  who: Who<StatesOf<NoInfer<Kind>, NoInfer<State>, NoInfer<Need>>, NoInfer<Data>>,
+  options: ActOptions<NoInfer<Kind>, NoInfer<State>, NoInfer<Data>, Events, Need, Led, Guarded>,
+): Act<Kind, Type, Data, Events, Guarded> & { shape: ActShape<Data> } {
+  return { ...definePlainAct<Kind, State, Type, Data, Events, Need, Led, Guarded>(stream, type, who, options), shape }
+}
+
+/**
+ * The same of an act whose class stands in `shared/commands/` still: the data's type is read off the rule's second
+ * parameter.
+ */
+export function definePlainAct<
   Kind extends string,
   State extends Folded,
   const Type extends string,
@@ -189,11 +216,11 @@ export function defineAct<
   type: Type,
   who: Who<StatesOf<NoInfer<Kind>, NoInfer<State>, NoInfer<Need>>, NoInfer<Data>>,
   options: ActOptions<NoInfer<Kind>, NoInfer<State>, Data, Events, Need, Led, Guarded>,
-): Act<Kind, Type, Data, Events, Guarded> {
+): Act<Kind, Type, Data, Events, Guarded> & { shape: null } {
   const { begins = false, late = false, bearsDoubt = false, asksAgain = false } = options
   const { needs = () => ({}), leadsTo = () => ({}), events, rule } = options
   const guarded = (options.guarded ?? false) as Guarded
-  return { type, stream, guarded, begins, late, bearsDoubt, asksAgain, needs, leadsTo, who, events, rule }
+  return { type, stream, shape: null, guarded, begins, late, bearsDoubt, asksAgain, needs, leadsTo, who, events, rule }
 }
 
 /** Data of one act or event out of a union of them. */

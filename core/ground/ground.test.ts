@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { begunOnce, defineAct, defineEvent, defineStream } from './act'
+import { begunOnce, definePlainAct, defineEvent, defineStream } from './act'
 import { appended, changed, folding, replacedAt, replacedWhere } from './fold'
 import { reasonMissing, refuse, refuseFault } from './refusal'
 import { anyone, managers, printers, staff } from './who'
@@ -72,7 +72,7 @@ describe('a stream, its events and acts', () => {
     (state, { slot }: { slot: string }) => changed(state, { slots: appended(state.slots, slot) }),
     [(data) => ({ slot: data.place }), (data) => ({ ...data, slot: String(data.slot) })],
   )
-  const hang = defineAct(rack, 'hang', printers, {
+  const hang = definePlainAct(rack, 'hang', printers, {
     begins: true,
     events: [hung],
     rule: ({ rack }, data: { slot: string }) => [hung.on(rack, data)],

@@ -74,7 +74,6 @@ describe('an ink batch', () => {
     expect(
       table.give('set-zones', { layerId: table.layer, zones: [{ id: 'a', name: 'sky', batchId: 'b2' }] }).refusal?.code,
     ).toBe('unknown-batch')
-    expect(table.give('set-zones', { layerId: table.layer, zones: [] }).refusal?.code).toBe('no-zone')
     table.must('set-zones', {
       layerId: table.layer,
       zones: [

@@ -1,4 +1,4 @@
-import type { CommandData, CommandType } from '#core/house/acts'
+import { type CommandData, type CommandType, type ShapedType, shapedTypes, shapeOf } from '#core/house/acts'
 import { ReopenStatement, SetRoomUse, SettleStatement, TypeCharge } from './accounts'
 import { Book, BringClosures, CancelBookings, CloseRoom, MoveBookings, SetHours, WithdrawClosure } from './calendar'
 import {
@@ -58,7 +58,7 @@ import {
   WeighTub,
 } from './inking'
 import { ChangePlan, NamePrinters, PrintAgain, StartEdition } from './plan'
-import { AddLayer, ChangeLayer, SetZones } from './planning'
+import { AddLayer, ChangeLayer } from './planning'
 import { DescribePress, FindZero, TakeDown, RatePress, RetirePacking, SetPacking, SetPress } from './presses'
 import {
   ChangeBlock,
@@ -103,7 +103,6 @@ import {
   VoidAdjustment,
 } from './pulling'
 import { SetFaultLine } from './faults'
-import { DescribeRack, LayIn, TakeOut, WatchClimate } from './racks'
 import {
   CloseSession,
   OpenSession,
@@ -129,12 +128,12 @@ import {
 /** What a browser may send. People have routes of their own, with their names and secrets. */
 export type RequestType = Exclude<CommandType, 'set-up' | 'add-person' | 'change-person'>
 
-/** A class for every act, whose instances are the act's data. */
-type Requests = { [T in RequestType]: new () => CommandData<T> }
+/** A class for every act that has none in its own file, whose instances are the act's data. */
+type Requests = { [T in Exclude<RequestType, ShapedType>]: new () => CommandData<T> }
 
 /** Refuses a class with a field that the act does not know: it would pass the check and be lost. */
 type NoMore<Given extends Requests> = {
-  [T in RequestType]: Exclude<keyof InstanceType<Given[T]>, keyof CommandData<T>> extends infer More
+  [T in keyof Requests]: Exclude<keyof InstanceType<Given[T]>, keyof CommandData<T>> extends infer More
     ? [More] extends [never]
       ? unknown
       : { 'field the act does not know': More }
@@ -150,7 +149,6 @@ const requests = requestsFor({
   'change-plan': ChangePlan,
   'add-layer': AddLayer,
   'change-layer': ChangeLayer,
-  'set-zones': SetZones,
   'set-press': SetPress,
   'plan-piece': PlanPiece,
   tear: Tear,
@@ -176,11 +174,6 @@ const requests = requestsFor({
   'lift-layer': LiftLayer,
   'plan-finishing': PlanFinishing,
   'finish-sheets': FinishSheets,
-  'lay-in': LayIn,
-  'take-out': TakeOut,
-  'add-rack': DescribeRack,
-  'describe-rack': DescribeRack,
-  'watch-climate': WatchClimate,
   'sense-climate': ReadClimate,
   'share-piece': SharePiece,
   'cut-apart': NameSheets,
@@ -294,4 +287,7 @@ const requests = requestsFor({
 })
 
 /** What each command of a browser must look like, by type. */
-export const requestOf: ReadonlyMap<string, new () => object> = new Map(Object.entries(requests))
+export const requestOf: ReadonlyMap<string, new () => object> = new Map<string, new () => object>([
+  ...Object.entries(requests),
+  ...shapedTypes.map((type) => [type, shapeOf(type)] as const),
+])

@@ -370,9 +370,7 @@ describe('what is another’s', () => {
     const read = [
       ...routes.flatMap((route) => [editionId, course.slice('course:'.length)].map((id) => addressOf(route, id))),
       ...pagedKinds.map((kind) => `/api/streams?of=${kind}`),
-      ...[course, stream, `account:${jory.personId}`].map(
-        (name) => `/api/streams?of=${encodeURIComponent(name)}`,
-      ),
+      ...[course, stream, `account:${jory.personId}`].map((name) => `/api/streams?of=${encodeURIComponent(name)}`),
       ...['secret', 'damages', 'private', 'Lamp'].map((text) => `/api/find?text=${text}`),
       `/api/stations/${jory.personId}`,
     ]

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { rack as rackStream } from '#core/stores/rack/stream'
 import { v7 } from 'uuid'
-import { mostInSlot, mostSlots, type RackDescription, type RackKind, rackKinds } from '#core/stores/rack/state'
+import type { RackDescription, RackKind } from '#core/stores/rack/description'
 import type { RackSummary } from '#shared/replies/replies'
 import { pluralise } from '#core/units/pluralise'
 
@@ -9,7 +9,7 @@ import { pluralise } from '#core/units/pluralise'
 const props = defineProps<{ rack?: RackSummary }>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
-const { busy, fault, field, giving } = useGiving()
+const { busy, footFault, giving } = useGiving()
 const blank = (): RackDescription => ({ name: '', kind: 'rack', slots: 25, perSlot: 1, place: '' })
 const standing = (): RackDescription => {
   if (!props.rack) return blank()
@@ -19,7 +19,6 @@ const standing = (): RackDescription => {
 const form = ref(standing())
 const draft = useDraft(props.rack ? `rack ${props.rack.id}` : 'new rack', form, standing)
 const kindWords: Record<RackKind, string> = { rack: 'a rack', line: 'a line', shelf: 'a shelf' }
-const kinds = rackKinds.map((value) => ({ value, title: kindWords[value] }))
 const slotWord: Record<RackKind, string> = { rack: 'shelf', line: 'peg', shelf: 'place' }
 const plural: Record<RackKind, string> = { rack: 'shelves', line: 'pegs', shelf: 'places' }
 
@@ -41,44 +40,48 @@ async function keep() {
   <form @submit.prevent="keep">
     <div class="customs">
       <p>
-        <SaidValue
+        <ActValue
           v-model="form.name"
+          act="describe-rack"
+          name="name"
           label="Name of the rack"
-          kind="text"
-          :longest="60"
           :words="form.name || 'its name'"
-          :fault="field === 'name' ? fault : undefined"
         />
         is
-        <SaidValue v-model="form.kind" label="Kind" kind="choice" :options="kinds" :words="kindWords[form.kind]" />
+        <ActValue
+          v-model="form.kind"
+          act="describe-rack"
+          name="kind"
+          label="Kind"
+          :choices="kindWords"
+          :words="kindWords[form.kind]"
+        />
         with
-        <SaidValue
+        <ActValue
           v-model="form.slots"
+          act="describe-rack"
+          name="slots"
           label="Slots"
-          :min="1"
-          :max="mostSlots"
           :unit="plural[form.kind]"
           :words="pluralise(form.slots, slotWord[form.kind], plural[form.kind])"
-          :fault="field === 'slots' ? fault : undefined"
         />, each for
-        <SaidValue
+        <ActValue
           v-model="form.perSlot"
+          act="describe-rack"
+          name="perSlot"
           label="Sheets to a slot"
-          :min="1"
-          :max="mostInSlot"
-          unit="sheets"
           :words="pluralise(form.perSlot, 'sheet')"
         />, standing
-        <SaidValue
+        <ActValue
           v-model="form.place"
+          act="describe-rack"
+          name="place"
           label="Where it is"
-          kind="text"
-          :longest="120"
           :words="form.place || 'somewhere in the room'"
         />.
       </p>
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <p v-if="footFault" class="trouble" role="alert">{{ footFault }}</p>
     <div class="buttons">
       <VBtn type="submit" :loading="busy">{{ rack ? 'Keep it so' : 'Add the rack' }}</VBtn>
     </div>

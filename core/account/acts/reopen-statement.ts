@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -14,7 +14,7 @@ const statementReopened = defineEvent(account, 'statement-reopened', (state, { s
 )
 
 /** It was not settled after all: its lines are open again. */
-export const reopenStatement = defineAct(account, 'reopen-statement', staff, {
+export const reopenStatement = definePlainAct(account, 'reopen-statement', staff, {
   events: [statementReopened],
   rule: ({ account }, data: Reopened) => {
     if (!account.statements.some(({ id }) => id === data.statementId))

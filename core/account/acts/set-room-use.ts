@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -19,7 +19,7 @@ const roomUseSet = defineEvent(account, 'room-use-set', (state, { editionId, isR
 )
 
 /** An edition is the room's own: what it takes is told at cost, and owed by nobody. */
-export const setRoomUse = defineAct(account, 'set-room-use', staff, {
+export const setRoomUse = definePlainAct(account, 'set-room-use', staff, {
   events: [roomUseSet],
   rule: ({ account }, data: RoomUse) =>
     streamId(account.stream) === roomAccount

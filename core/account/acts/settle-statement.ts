@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, streamId, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -17,7 +17,7 @@ const statementSettled = defineEvent(
 )
 
 /** What somebody owed for a span of time is settled. What the ledger says of it later is a line of its own. */
-export const settleStatement = defineAct(account, 'settle-statement', staff, {
+export const settleStatement = definePlainAct(account, 'settle-statement', staff, {
   guarded: true,
   needs: () => ({ room: studio.of() }),
   events: [statementSettled],

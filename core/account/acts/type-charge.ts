@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, streamId, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -17,7 +17,7 @@ const chargeTyped = defineEvent(
 )
 
 /** A charge is typed, or a credit. What was wrong is put right by another line, never by a change. */
-export const typeCharge = defineAct(account, 'type-charge', staff, {
+export const typeCharge = definePlainAct(account, 'type-charge', staff, {
   needs: () => ({ room: studio.of() }),
   events: [chargeTyped],
   rule: ({ account, room }, data: TypedChargeSaid, { commandId }) => {

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { edition } from '../../edition/stream'
 import { isNamed } from '../../edition/who'
 import { refuse } from '../../ground/refusal'
@@ -38,7 +38,7 @@ const editionsOf = (bookings: readonly BookingSaid[]) =>
   [...new Set(bookings.flatMap(({ editionId }) => editionId ?? []))].map((id) => edition.of(id))
 
 /** Places are booked, all of them or none: one by hand, or those a timetable proposes. */
-export const book = defineAct(calendar, 'book', anyone, {
+export const book = definePlainAct(calendar, 'book', anyone, {
   needs: ({ bookings }: Booked) => ({
     room: studio.of(),
     presses: bookings.map(({ placeId }) => press.of(placeId)),

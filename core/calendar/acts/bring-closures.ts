@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { closureFault } from '../closure-fault'
@@ -14,7 +14,7 @@ interface Bringing {
 }
 
 /** Closures from a calendar file. The same file brought in again says what it says now. */
-export const bringClosures = defineAct(calendar, 'bring-closures', staff, {
+export const bringClosures = definePlainAct(calendar, 'bring-closures', staff, {
   events: [closureSaid, closureWithdrawn],
   rule: ({ calendar }, { source, closures }: Bringing, { commandId, zone }) => {
     if (source.trim() === '') return refuse('source-missing', 'Say which calendar it is.', 'source')

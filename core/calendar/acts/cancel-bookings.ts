@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
@@ -9,7 +9,7 @@ const bookingCancelled = defineEvent(calendar, 'booking-cancelled', (state, { bo
 )
 
 /** Bookings are given back, by whose they are, or by staff. */
-export const cancelBookings = defineAct(calendar, 'cancel-bookings', anyone, {
+export const cancelBookings = definePlainAct(calendar, 'cancel-bookings', anyone, {
   events: [bookingCancelled],
   rule: ({ calendar }, { bookingIds }: { bookingIds: string[] }, { personId, role }) => {
     if (bookingIds.length === 0) return refuse('nothing-booked', 'Say what is to be given back.', 'bookingIds')

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
 import { closureFault } from '../closure-fault'
@@ -9,7 +9,7 @@ import { calendar } from '../stream'
 import { inZone } from '../zone'
 
 /** The room is closed for some days, as staff say; or somebody is away, as they say themselves. Bookings in it stay, and are told. */
-export const closeRoom = defineAct(calendar, 'close-room', anyone, {
+export const closeRoom = definePlainAct(calendar, 'close-room', anyone, {
   events: [closureSaid],
   rule: ({ calendar }, data: ClosureSaid, { role, personId, commandId, occurredAt, zone }) => {
     if (!isStaff(role) && data.personId !== personId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
@@ -21,7 +21,7 @@ const bookingMoved = defineEvent(calendar, 'booking-moved', (state, { bookingId,
 )
 
 /** Bookings change their time or place, all of them or none: one by hand, or a day’s in another order. */
-export const moveBookings = defineAct(calendar, 'move-bookings', anyone, {
+export const moveBookings = definePlainAct(calendar, 'move-bookings', anyone, {
   needs: ({ moves }: Moving) => ({
     presses: moves.map(({ placeId }) => press.of(placeId)),
     stations: moves.map(({ placeId }) => station.of(placeId)),

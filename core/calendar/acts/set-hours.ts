@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { managers } from '../../ground/who'
@@ -12,7 +12,7 @@ const hoursSet = defineEvent(calendar, 'hours-set', (state, { timeZone, hours }:
 )
 
 /** When the room is open, week by week. Bookings that lie outside stay, and are told. */
-export const setHours = defineAct(calendar, 'set-hours', managers, {
+export const setHours = definePlainAct(calendar, 'set-hours', managers, {
   events: [hoursSet],
   rule: ({ calendar }, data: RoomHours) => {
     if (!isZone(data.timeZone))

@@ -1,11 +1,11 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
 import { closureWithdrawn } from '../events/closure-withdrawn'
 import { calendar } from '../stream'
 
 /** The room is open then after all, or the person there. */
-export const withdrawClosure = defineAct(calendar, 'withdraw-closure', anyone, {
+export const withdrawClosure = definePlainAct(calendar, 'withdraw-closure', anyone, {
   events: [closureWithdrawn],
   rule: ({ calendar }, data: { closureId: string }, { role, personId }) => {
     const closure = calendar.closures.find(({ id }) => id === data.closureId)

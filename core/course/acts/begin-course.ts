@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuseFault } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -10,7 +10,7 @@ import { course } from '../stream'
 const courseBegun = defineEvent(course, 'course-begun', (state, data: CourseDescription) => changed(state, data))
 
 /** A class begins. */
-export const beginCourse = defineAct(course, 'begin-course', staff, {
+export const beginCourse = definePlainAct(course, 'begin-course', staff, {
   begins: true,
   needs: () => ({ room: studio.of() }),
   events: [courseBegun],

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuseFault } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -12,7 +12,7 @@ const courseDescribed = defineEvent(course, 'course-described', (state, data: Co
 )
 
 /** A class gets another name, term or hours, or another who teaches it. */
-export const describeCourse = defineAct(course, 'describe-course', staff, {
+export const describeCourse = definePlainAct(course, 'describe-course', staff, {
   guarded: true,
   needs: () => ({ room: studio.of() }),
   events: [courseDescribed],

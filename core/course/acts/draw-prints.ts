@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -28,7 +28,7 @@ const printsDrawn = defineEvent(
 )
 
 /** Who gets whose print is drawn: nobody gets their own. Drawn again only with a reason, which stays. */
-export const drawPrints = defineAct(course, 'draw-prints', staff, {
+export const drawPrints = definePlainAct(course, 'draw-prints', staff, {
   guarded: true,
   events: [printsDrawn],
   rule: ({ course }, data: Draw, { commandId }) => {

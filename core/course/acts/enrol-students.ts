@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -15,7 +15,7 @@ const studentsEnrolled = defineEvent(course, 'students-enrolled', (state, { pers
 )
 
 /** People come to a class. One person may come to two: what each gives them to do is an edition of its own. */
-export const enrolStudents = defineAct(course, 'enrol-students', staff, {
+export const enrolStudents = definePlainAct(course, 'enrol-students', staff, {
   needs: () => ({ room: studio.of() }),
   events: [studentsEnrolled],
   rule: ({ course, room }, { personIds }: Enrolled) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { assigned } from '../../edition/events/assigned'
 import { planFault } from '../../edition/plan-fault'
 import type { EditionState } from '../../edition/state'
@@ -33,7 +33,7 @@ const assignmentSet = defineEvent(
 )
 
 /** What a class is given to do, new or changed. Its terms hold at once for the editions begun; their plans stay. */
-export const setAssignment = defineAct(course, 'set-assignment', staff, {
+export const setAssignment = definePlainAct(course, 'set-assignment', staff, {
   guarded: true,
   needs: ({ editionIds }: Given) => ({ editions: editionIds.map((id) => edition.of(id)) }),
   events: [assignmentSet, assigned],

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { assigned } from '../../edition/events/assigned'
 import { editionStarted } from '../../edition/events/edition-started'
 import { layerAdded } from '../../edition/events/layer-added'
@@ -47,7 +47,7 @@ const assignmentStarted = defineEvent(
 )
 
 /** Everybody's edition of an assignment begins at once, with the paper put aside; who comes later is added the same way. */
-export const startAssignment = defineAct(course, 'start-assignment', staff, {
+export const startAssignment = definePlainAct(course, 'start-assignment', staff, {
   needs: (data: Start) => ({
     room: studio.of(),
     editions: data.editions.map(({ editionId }) => edition.of(editionId)),

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -13,7 +13,7 @@ const studentTakenOff = defineEvent(course, 'student-taken-off', (state, { perso
 )
 
 /** Somebody comes no more. Editions begun stay theirs. */
-export const takeOffCourse = defineAct(course, 'take-off-course', staff, {
+export const takeOffCourse = definePlainAct(course, 'take-off-course', staff, {
   events: [studentTakenOff],
   rule: ({ course }, data: TakenOff) =>
     course.studentIds.includes(data.personId)

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { planGate } from '../gates'
 import { layerAdded } from '../events/layer-added'
@@ -13,7 +13,7 @@ interface NewLayer {
 }
 
 /** One more press pass is planned. */
-export const addLayer = defineAct(edition, 'add-layer', theirs, {
+export const addLayer = definePlainAct(edition, 'add-layer', theirs, {
   events: [layerAdded],
   rule: ({ edition }, data: NewLayer, context) => {
     const shut = planGate(edition, context)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import type { AdjustmentKind } from '../../print/verdicts'
 import { layerOf } from '../layer'
@@ -27,7 +27,7 @@ const adjusted = defineEvent(edition, 'adjusted', (state, data: Adjustment & { a
 )
 
 /** Something was changed between two pulls: a tick under the tally. */
-export const adjust = defineAct(edition, 'adjust', theirs, {
+export const adjust = definePlainAct(edition, 'adjust', theirs, {
   events: [adjusted],
   rule: ({ edition }, data: Adjustment, context) =>
     layerOf(edition, data.layerId)

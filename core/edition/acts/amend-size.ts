@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
@@ -28,7 +28,7 @@ const sizeAmended = defineEvent(edition, 'size-amended', (state, data: Amended, 
 })
 
 /** The size changes after a print was signed: it shows in the record. */
-export const amendSize = defineAct(edition, 'amend-size', staff, {
+export const amendSize = definePlainAct(edition, 'amend-size', staff, {
   guarded: true,
   events: [sizeAmended],
   rule: ({ edition }, data: Amended) => {

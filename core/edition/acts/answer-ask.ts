@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { isStaff } from '../../ground/who'
 import { askAnswered } from '../events/ask-answered'
@@ -12,7 +12,7 @@ interface Answer {
 }
 
 /** Staff have been there, or say why not yet; whoever asked may take it back. */
-export const answerAsk = defineAct(edition, 'answer-ask', theirs, {
+export const answerAsk = definePlainAct(edition, 'answer-ask', theirs, {
   events: [askAnswered],
   rule: ({ edition }, data: Answer, { role, personId }) => {
     const ask = openAsks(edition).find(({ id }) => id === data.askId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { layerNumber, layerOf } from '../layer'
@@ -42,7 +42,7 @@ const batSet = defineEvent(
 )
 
 /** A proof is right to print: the pulls of its layer are held against it. The last layer's is the BAT. */
-export const approveProof = defineAct(edition, 'approve-proof', theirs, {
+export const approveProof = definePlainAct(edition, 'approve-proof', theirs, {
   events: [batSet],
   rule: ({ edition }, data: Approved) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
@@ -24,7 +24,7 @@ const asked = defineEvent(edition, 'asked', (state, { askId, ...ask }: Asked & {
 )
 
 /** Somebody at the bench asks staff to come, or to sign something off. */
-export const ask = defineAct(edition, 'ask', theirs, {
+export const ask = definePlainAct(edition, 'ask', theirs, {
   needs: () => ({ room: studio.of() }),
   events: [asked],
   rule: ({ edition, room }, data: Asked, { commandId, personId }) => {

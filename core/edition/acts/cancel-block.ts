@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { printers } from '../../ground/who'
 import { blockCancelled } from '../../stores/block/events/block-cancelled'
@@ -10,7 +10,7 @@ interface Cancelled {
 }
 
 /** The owners of a block score it, so that nothing more can be printed from it. This cannot be undone. */
-export const cancelBlock = defineAct(block, 'cancel-block', printers, {
+export const cancelBlock = definePlainAct(block, 'cancel-block', printers, {
   guarded: true,
   leadsTo: ({ block }) => ({ owners: madeFor([block]) }),
   events: [blockCancelled],

@@ -1,5 +1,5 @@
 import { blockFault, type BlockDescription } from '../../block/block'
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
@@ -20,7 +20,7 @@ const blockChanged = defineEvent(edition, 'block-changed', (state, { blockId, bl
 )
 
 /** What is said of a block is put right. */
-export const changeBlock = defineAct(edition, 'change-block', theirs, {
+export const changeBlock = definePlainAct(edition, 'change-block', theirs, {
   needs: (data: BlockChanged) => ({ book: block.of(data.blockId) }),
   leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [blockChanged, blockWritten],

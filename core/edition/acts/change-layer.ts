@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { editLayer } from '../edit'
 import { layerOf, type StackOrder } from '../layer'
 import { unknownLayer } from '../refusals'
@@ -18,7 +18,7 @@ const layerChanged = defineEvent(edition, 'layer-changed', (state, { layerId, ..
 )
 
 /** A layer's name, blocks, routine or the order its stack comes in is put right. */
-export const changeLayer = defineAct(edition, 'change-layer', theirs, {
+export const changeLayer = definePlainAct(edition, 'change-layer', theirs, {
   events: [layerChanged],
   rule: ({ edition }, data: LayerChanged) => {
     const layer = layerOf(edition, data.layerId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
@@ -42,7 +42,7 @@ const planChanged = defineEvent(
 )
 
 /** The plan changes. It may until the first number is signed; from then on its size only by amendment. */
-export const changePlan = defineAct(edition, 'change-plan', theirs, {
+export const changePlan = definePlainAct(edition, 'change-plan', theirs, {
   guarded: true,
   events: [planChanged],
   rule: ({ edition }, data: PlanChanged, asker) =>

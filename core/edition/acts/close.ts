@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
 import { type BlockEnd, blockEndWords, isCancelled } from '../../print/block-end'
@@ -51,7 +51,7 @@ function saidOtherwise(end: BlockEnd, blocks: readonly BlockState[]): Refused | 
 }
 
 /** The edition is done and can only be read. A block that is said to be cancelled is cancelled for every edition. */
-export const close = defineAct(edition, 'close', theirs, {
+export const close = definePlainAct(edition, 'close', theirs, {
   asksAgain: true,
   guarded: true,
   needs: ({ blockIds }: Asked) => ({ blocks: blockIds.map(block.of) }),

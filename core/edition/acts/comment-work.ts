@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -14,7 +14,7 @@ const workCommented = defineEvent(edition, 'work-commented', (state, { words }: 
 )
 
 /** An instructor writes what they see in the work. */
-export const commentWork = defineAct(edition, 'comment-work', staff, {
+export const commentWork = definePlainAct(edition, 'comment-work', staff, {
   late: true,
   events: [workCommented],
   rule: ({ edition }, { words }: Commented) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { batch } from '../../stores/batch/stream'
 import { editPull } from '../edit'
@@ -33,7 +33,7 @@ const inkCorrected = defineEvent(edition, 'ink-corrected', (state, { pullIds, fr
 )
 
 /** The wrong batch was noticed late: from one pull of its layer on, the ink was another. */
-export const correctInk = defineAct(edition, 'correct-ink', theirs, {
+export const correctInk = definePlainAct(edition, 'correct-ink', theirs, {
   needs: (data: Correct) => ({ batch: batch.of(data.to) }),
   events: [inkCorrected],
   rule: ({ edition, batch }, data: Correct) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import type { Verdict } from '../../print/verdicts'
 import { curatingFault } from '../curating-fault'
@@ -25,7 +25,7 @@ const runCurated = defineEvent(edition, 'run-curated', (state, { sheetIds, verdi
 )
 
 /** Prints looked at one after another beside the BAT, all judged alike: all of them or none. */
-export const curateRun = defineAct(edition, 'curate-run', theirs, {
+export const curateRun = definePlainAct(edition, 'curate-run', theirs, {
   events: [runCurated],
   rule: ({ edition }, data: CuratedRun) => {
     const sheetIds = [...new Set(data.sheetIds)]

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import type { Verdict } from '../../print/verdicts'
 import { curatingFault } from '../curating-fault'
 import { editSheet } from '../edit'
@@ -19,7 +19,7 @@ const sheetCurated = defineEvent(edition, 'sheet-curated', (state, { sheetId, ve
 )
 
 /** A print is looked at beside the BAT. */
-export const curate = defineAct(edition, 'curate', theirs, {
+export const curate = definePlainAct(edition, 'curate', theirs, {
   events: [sheetCurated],
   rule: ({ edition }, data: Curated) => curatingFault(edition, data) ?? [sheetCurated.on(edition, data)],
 })

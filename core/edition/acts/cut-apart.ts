@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { unknownSheet } from '../refusals'
@@ -15,7 +15,7 @@ const cutApartEvent = defineEvent(edition, 'cut-apart', (state, { sheetIds }: Cu
 )
 
 /** Pieces of paper that hold several images are cut: each image is a sheet by itself, with its own history and serial. */
-export const cutApart = defineAct(edition, 'cut-apart', theirs, {
+export const cutApart = definePlainAct(edition, 'cut-apart', theirs, {
   events: [cutApartEvent],
   rule: ({ edition }, data: Cut) => {
     if (data.sheetIds.length === 0) return refuse('no-sheet', 'Choose the sheets to cut apart.', 'sheetIds')

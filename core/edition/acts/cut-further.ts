@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { cutGate, dayGate } from '../gates'
 import { editLayer } from '../edit'
@@ -16,7 +16,7 @@ const blockCutFurther = defineEvent(edition, 'block-cut-further', (state, { laye
 )
 
 /** The block of a reduction is cut to its next state: the point of no return for this layer. */
-export const cutFurther = defineAct(edition, 'cut-further', theirsInClass, {
+export const cutFurther = definePlainAct(edition, 'cut-further', theirsInClass, {
   guarded: true,
   events: [blockCutFurther],
   rule: ({ edition }, data: Cut, asker) => {

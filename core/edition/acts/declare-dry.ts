@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { layerOf } from '../layer'
@@ -24,7 +24,7 @@ const declaredDry = defineEvent(edition, 'declared-dry', (state, { layerId, shee
 )
 
 /** A person has felt that a layer is dry on these sheets. */
-export const declareDry = defineAct(edition, 'declare-dry', theirs, {
+export const declareDry = definePlainAct(edition, 'declare-dry', theirs, {
   events: [declaredDry],
   rule: ({ edition }, data: Dry) => {
     const layer = layerOf(edition, data.layerId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { studio } from '../../stores/studio/stream'
 import { editSheet } from '../edit'
@@ -19,7 +19,7 @@ const printDestroyed = defineEvent(
 )
 
 /** A numbered print is destroyed. Whether another may take its number is the studio's policy at that moment. */
-export const destroyPrint = defineAct(edition, 'destroy-print', theirs, {
+export const destroyPrint = definePlainAct(edition, 'destroy-print', theirs, {
   needs: (_data: Destroyed) => ({ studio: studio.of() }),
   events: [printDestroyed],
   rule: ({ edition, studio }, data: Destroyed) => {

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { inkDrawn } from '../../stores/batch/events/ink-drawn'
@@ -15,7 +15,7 @@ interface Draw {
 }
 
 /** Ink is taken to a press, for an edition, by those who print it. */
-export const drawInk = defineAct(batch, 'draw-ink', theirs, {
+export const drawInk = definePlainAct(batch, 'draw-ink', theirs, {
   needs: ({ editionStream }: Draw) => ({ edition: edition.of(streamId(editionStream)) }),
   events: [inkDrawn],
   rule: ({ batch }, data: Draw) => {

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse, refuseFault } from '../../ground/refusal'
 import { registerFault, type RegisterPlan } from '../../register/registration'
 import { studio } from '../../stores/studio/stream'
@@ -12,7 +12,7 @@ interface Register {
 }
 
 /** The registration sheet is drawn. */
-export const drawRegister = defineAct(edition, 'draw-register', theirs, {
+export const drawRegister = definePlainAct(edition, 'draw-register', theirs, {
   needs: (_data: Register) => ({ studio: studio.of() }),
   events: [registerDrawn],
   rule: ({ edition, studio }, data: Register) => {

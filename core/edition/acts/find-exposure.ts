@@ -1,5 +1,5 @@
 import type { ExposureRecord } from '../../block/exposure'
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
@@ -23,7 +23,7 @@ const exposureFound = defineEvent(edition, 'exposure-found', (state, { blockId, 
 )
 
 /** The exposure of a plate is found by its step test. */
-export const findExposure = defineAct(edition, 'find-exposure', theirs, {
+export const findExposure = definePlainAct(edition, 'find-exposure', theirs, {
   needs: (data: Exposure) => ({ book: block.of(data.blockId) }),
   leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [exposureFound, blockWritten],

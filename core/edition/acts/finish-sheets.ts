@@ -1,5 +1,5 @@
 import { stepsOf } from '../../finish/plan'
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
@@ -37,7 +37,7 @@ const sheetsFinished = defineEvent(
 )
 
 /** Prints went through one step after the press, a batch at a time as a rule. */
-export const finishSheets = defineAct(edition, 'finish-sheets', theirs, {
+export const finishSheets = definePlainAct(edition, 'finish-sheets', theirs, {
   events: [sheetsFinished],
   rule: ({ edition }, data: Finished) => {
     const step = stepsOf(edition.finishing).find(({ key }) => key === data.step)

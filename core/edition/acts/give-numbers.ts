@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
 import { isOpenWork, type Series } from '../../print/series'
@@ -31,7 +31,7 @@ const numbersGiven = defineEvent(edition, 'numbers-given', (state, { series, siz
 })
 
 /** Numbers are given to curated prints, all or none. */
-export const giveNumbers = defineAct(edition, 'give-numbers', theirs, {
+export const giveNumbers = definePlainAct(edition, 'give-numbers', theirs, {
   guarded: true,
   events: [numbersGiven],
   rule: ({ edition }, data: Numbers) => {

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -20,7 +20,7 @@ interface Giving {
 }
 
 /** More good sheets into the hands of somebody who has used up theirs; whoever asked for them is answered by it. */
-export const givePaper = defineAct(edition, 'give-paper', staff, {
+export const givePaper = definePlainAct(edition, 'give-paper', staff, {
   needs: ({ lotId }: Giving) => ({ lot: lot.of(lotId) }),
   events: [paperRationed, paperReleased, askAnswered],
   rule: ({ edition, lot }, { personId, sheets, note }: Giving, { commandId }) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import type { Grade } from '../../press/dial-in'
 import { editPull } from '../edit'
@@ -17,7 +17,7 @@ const pullGraded = defineEvent(edition, 'pull-graded', (state, { pullId, grade }
 )
 
 /** How much ink a pull carries beside the standard: one touch, or none; it says nothing of its verdict. */
-export const gradePull = defineAct(edition, 'grade-pull', theirs, {
+export const gradePull = definePlainAct(edition, 'grade-pull', theirs, {
   events: [pullGraded],
   rule: ({ edition }, data: Graded) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
@@ -12,7 +12,7 @@ const handedIn = defineEvent(edition, 'handed-in', (state, data: HandedIn, event
 )
 
 /** The work is handed in: the pictures the assignment names, and what its student says to each of its points. */
-export const handIn = defineAct(edition, 'hand-in', theirs, {
+export const handIn = definePlainAct(edition, 'hand-in', theirs, {
   events: [handedIn],
   rule: ({ edition }, data: HandedIn) =>
     edition.assignment === null

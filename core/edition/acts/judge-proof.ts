@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -14,7 +14,7 @@ const proofJudged = defineEvent(edition, 'proof-judged', (state, data: ProofSaid
 })
 
 /** A proof is held to the light: its impression, its ink, and what it was rolled up with. */
-export const judgeProof = defineAct(edition, 'judge-proof', theirs, {
+export const judgeProof = definePlainAct(edition, 'judge-proof', theirs, {
   events: [proofJudged],
   rule: ({ edition }, data: ProofSaid) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import type { Rescue, Verdict } from '../../print/verdicts'
 import { editPull, editSheet } from '../edit'
@@ -34,7 +34,7 @@ function judgedAnew(state: EditionState, pullId: string, verdict: Verdict): Edit
 }
 
 /** A pull is looked at again: its verdict, its faults, how it was rescued. It is said of every sheet it printed. */
-export const judgePull = defineAct(edition, 'judge-pull', theirs, {
+export const judgePull = definePlainAct(edition, 'judge-pull', theirs, {
   events: [pullJudged],
   rule: ({ edition }, data: Judged) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { type Verdict, worst } from '../../print/verdicts'
 import { editPull, editSheet } from '../edit'
@@ -50,7 +50,7 @@ function agreeing(state: EditionState, sheetId: number, verdict: Verdict): Editi
 }
 
 /** Of several sheets that one pull printed, one came out otherwise than the others. */
-export const judgeSheet = defineAct(edition, 'judge-sheet', theirs, {
+export const judgeSheet = definePlainAct(edition, 'judge-sheet', theirs, {
   events: [sheetJudged],
   rule: ({ edition }, data: Judged) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { printers } from '../../ground/who'
 import { blockKept } from '../../stores/block/events/block-kept'
@@ -10,7 +10,7 @@ interface Kept {
 }
 
 /** A block that is done with is put away, to be printed from again. */
-export const keepBlock = defineAct(block, 'keep-block', printers, {
+export const keepBlock = definePlainAct(block, 'keep-block', printers, {
   leadsTo: ({ block }) => ({ owners: madeFor([block]) }),
   events: [blockKept],
   rule: ({ block, owners }, { where }: Kept, context) => {

@@ -1,9 +1,12 @@
+import { IsInt, Max, Min } from 'class-validator'
 import { agree, pluralise } from '../../units/pluralise'
 import { defineAct, defineEvent } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
+import { Id, OrNull, SheetIds } from '../../ground/shape'
 import { anyone } from '../../ground/who'
 import { laidIn } from '../../stores/rack/events/laid-in'
+import { mostSlots } from '../../stores/rack/description'
 import { freeSlots, type RackState } from '../../stores/rack/state'
 import { rack } from '../../stores/rack/stream'
 import { editSheet } from '../edit'
@@ -13,13 +16,15 @@ import { pieceOf, type Sheet, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 
-interface LayIn {
-  rackId: string
+class LayIn {
+  static readonly sample: LayIn = { rackId: 'r', layerId: 'l', sheetIds: [1], from: null }
+
+  @Id('rack') rackId!: string
   /** The layer that is to dry. */
-  layerId: string
-  sheetIds: number[]
+  @Id('layer') layerId!: string
+  @SheetIds() sheetIds!: number[]
   /** The first slot to use, or null for the first that is free. */
-  from: number | null
+  @OrNull() @IsInt() @Min(1) @Max(mostSlots) from!: number | null
 }
 
 interface Racked {
@@ -39,10 +44,10 @@ const sheetsRacked = defineEvent(edition, 'sheets-racked', (state, { rackId, rac
 )
 
 /** A stack is laid into the next free slots of a rack, piece by piece. */
-export const layIn = defineAct(edition, 'lay-in', anyone, {
-  needs: (data: LayIn) => ({ rack: rack.of(data.rackId) }),
+export const layIn = defineAct(edition, 'lay-in', LayIn, anyone, {
+  needs: (data) => ({ rack: rack.of(data.rackId) }),
   events: [sheetsRacked, laidIn],
-  rule: ({ edition, rack }, data: LayIn) => {
+  rule: ({ edition, rack }, data) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     if (rack.name === '') return refuse('unknown-rack', 'That rack is not here. Choose another.', 'rackId')

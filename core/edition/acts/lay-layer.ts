@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { layerOf } from '../layer'
@@ -31,7 +31,7 @@ const layerLaid = defineEvent(edition, 'layer-laid', (state, { layerId, sheetIds
 )
 
 /** A layer is laid on sheets without a press: they are gilded, or were coloured before. */
-export const layLayer = defineAct(edition, 'lay-layer', theirs, {
+export const layLayer = definePlainAct(edition, 'lay-layer', theirs, {
   events: [layerLaid],
   rule: ({ edition }, data: Laid) => {
     const layer = layerOf(edition, data.layerId)

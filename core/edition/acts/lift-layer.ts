@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { layerNumber, layerOf } from '../layer'
@@ -28,7 +28,7 @@ const layerLifted = defineEvent(edition, 'layer-lifted', (state, { layerId, shee
 )
 
 /** A layer was counted on sheets that do not carry it: it is taken off them again, with the reason. */
-export const liftLayer = defineAct(edition, 'lift-layer', theirs, {
+export const liftLayer = definePlainAct(edition, 'lift-layer', theirs, {
   events: [layerLifted],
   rule: ({ edition }, data: Lifted) => {
     const layer = layerOf(edition, data.layerId)

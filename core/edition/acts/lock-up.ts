@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { mostImages } from '../../paper/piece'
 import { editLayer } from '../edit'
@@ -17,7 +17,7 @@ const lockedUp = defineEvent(edition, 'locked-up', (state, { layerId, images }: 
 )
 
 /** So many images of a piece of paper are locked up side by side: one pull of the layer prints them all. */
-export const lockUp = defineAct(edition, 'lock-up', theirs, {
+export const lockUp = definePlainAct(edition, 'lock-up', theirs, {
   events: [lockedUp],
   rule: ({ edition }, data: LockedUp) => {
     if (!layerOf(edition, data.layerId)) return unknownLayer()

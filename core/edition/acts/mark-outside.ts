@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { outsideMarks } from '../pencil'
@@ -14,7 +14,7 @@ const outsideMarked = defineEvent(edition, 'outside-marked', (state, { sheetIds 
 )
 
 /** Proofs, the archive’s prints and rejects carry their mark, so that nobody takes them for prints of the edition. */
-export const markOutside = defineAct(edition, 'mark-outside', theirs, {
+export const markOutside = definePlainAct(edition, 'mark-outside', theirs, {
   events: [outsideMarked],
   rule: ({ edition }, data: MarkedOutside) => {
     const sheetIds = [...new Set(data.sheetIds)]

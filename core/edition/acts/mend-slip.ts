@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing } from '../../ground/refusal'
 import { editPull, layOnSheets, takeOffSheets } from '../edit'
 import { pullOf } from '../pull'
@@ -36,7 +36,7 @@ function lain(state: EditionState, { pullId, to }: SlipMended['moves'][number]):
 }
 
 /** From one pull on everything was counted one sheet off: put right in one act. */
-export const mendSlip = defineAct(edition, 'mend-slip', theirs, {
+export const mendSlip = definePlainAct(edition, 'mend-slip', theirs, {
   guarded: true,
   events: [slipMended],
   rule: ({ edition }, data: Slip) => {

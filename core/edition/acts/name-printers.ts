@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { isStaff } from '../../ground/who'
 import type { StudioState } from '../../stores/studio/state'
@@ -13,7 +13,7 @@ const isHere = (room: StudioState, id: string) => room.people[id]?.active === tr
  * Who the edition is said to be: whoever is named may act on it. Members let others in on an edition of their own, so that
  * two can print together.
  */
-export const namePrinters = defineAct(edition, 'name-printers', theirsSignedOff, {
+export const namePrinters = definePlainAct(edition, 'name-printers', theirsSignedOff, {
   needs: () => ({ room: studio.of() }),
   events: [printersNamed],
   rule: ({ edition, room }, { artistId, printerIds }: Named, { role }) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { sheetOf } from '../sheet'
@@ -20,7 +20,7 @@ const pencilNoted = defineEvent(edition, 'pencil-noted', (state, { sheetId, note
 )
 
 /** The pencil slipped, and what was done about it: the print keeps its number, the record keeps the trace. */
-export const notePencil = defineAct(edition, 'note-pencil', theirs, {
+export const notePencil = definePlainAct(edition, 'note-pencil', theirs, {
   events: [pencilNoted],
   rule: ({ edition }, data: Noted) => {
     const sheet = sheetOf(edition, data.sheetId)

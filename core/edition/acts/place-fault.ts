@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { imageOf } from '../fault-places'
@@ -21,7 +21,7 @@ const faultPlaced = defineEvent(edition, 'fault-placed', (state, data: FaultPlac
 )
 
 /** Where on the print a fault is seen; said again, it is there instead. */
-export const placeFault = defineAct(edition, 'place-fault', theirs, {
+export const placeFault = definePlainAct(edition, 'place-fault', theirs, {
   events: [faultPlaced],
   rule: ({ edition }, data: FaultPlace) => {
     const pull = pullOf(edition, data.pullId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
 import { blendFault, type BlendPlan } from '../../ink/roll-up'
 import { editLayer } from '../edit'
@@ -18,7 +18,7 @@ const blendPlanned = defineEvent(edition, 'blend-planned', (state, { layerId, bl
 )
 
 /** Inks are laid side by side on one roller, or no longer. */
-export const planBlend = defineAct(edition, 'plan-blend', theirs, {
+export const planBlend = definePlainAct(edition, 'plan-blend', theirs, {
   events: [blendPlanned],
   rule: ({ edition }, data: Blend) => {
     if (!layerOf(edition, data.layerId)) return unknownLayer()

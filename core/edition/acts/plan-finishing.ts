@@ -1,5 +1,5 @@
 import { finishingFault, type FinishingPlan } from '../../finish/plan'
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuseFault } from '../../ground/refusal'
 import { sheetLaidOut } from '../finishing'
@@ -15,7 +15,7 @@ const finishingPlanned = defineEvent(edition, 'finishing-planned', (state, { fin
 )
 
 /** What is to be done with the prints after the press: colours by hand in batches, flattening, trimming, chop. */
-export const planFinishing = defineAct(edition, 'plan-finishing', theirs, {
+export const planFinishing = definePlainAct(edition, 'plan-finishing', theirs, {
   events: [finishingPlanned],
   rule: ({ edition }, data: Planned) => {
     const fault = finishingFault(data.finishing, sheetLaidOut(edition))

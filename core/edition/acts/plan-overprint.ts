@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { mostLayers, type OverprintPlan } from '../../ink/roll-up'
@@ -30,7 +30,7 @@ function wishesFit({ layers, wishes }: OverprintPlan): boolean {
 }
 
 /** The order of the layers is thought out, with the overlaps one cares for. */
-export const planOverprint = defineAct(edition, 'plan-overprint', theirs, {
+export const planOverprint = definePlainAct(edition, 'plan-overprint', theirs, {
   events: [overprintPlanned],
   rule: ({ edition }, data: Overprint) => {
     const { layers } = data.overprint

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
 import { pieceFault, type PiecePlan } from '../../paper/piece'
 import { piecePlanned } from '../events/piece-planned'
@@ -10,7 +10,7 @@ interface Piece {
 }
 
 /** How the edition's sheets are to be got out of the paper. */
-export const planPiece = defineAct(edition, 'plan-piece', theirs, {
+export const planPiece = definePlainAct(edition, 'plan-piece', theirs, {
   events: [piecePlanned],
   rule: ({ edition }, data: Piece) => {
     const fault = pieceFault(data.piece)

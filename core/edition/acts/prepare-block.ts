@@ -1,5 +1,5 @@
 import { blockFault, type BlockDescription } from '../../block/block'
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { refuse, refuseFault } from '../../ground/refusal'
 import { newBook } from '../../stores/block/book'
@@ -19,7 +19,7 @@ const blockPrepared = defineEvent(edition, 'block-prepared', (state, { blockId, 
 )
 
 /** A new block is taken in hand for the edition. */
-export const prepareBlock = defineAct(edition, 'prepare-block', theirs, {
+export const prepareBlock = definePlainAct(edition, 'prepare-block', theirs, {
   needs: (data: Prepared) => ({ book: block.of(data.blockId) }),
   events: [blockPrepared, blockWritten],
   rule: ({ edition, book }, data: Prepared) => {

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { isStaff } from '../../ground/who'
@@ -57,7 +57,7 @@ function layerAgain(state: EditionState, earlier: EditionState, layer: Layer, la
  * A new edition from the blocks of one that is closed: it takes over their states and inked share, the registration sheet
  * and the best setting. Each names the other in its record (craft step 15).
  */
-export const printAgain = defineAct(
+export const printAgain = definePlainAct(
   edition,
   'print-again',
   ({ role, personId }, { earlier }: { earlier: EditionState }) =>

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import type { Context } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { studio } from '../../stores/studio/stream'
@@ -24,7 +24,7 @@ const pullDisputed = defineEvent(
  * One sheet meets the inked block. What happened at the press cannot be refused away: a pull that breaks a rule is stored
  * as disputed, is not counted, and waits for a person.
  */
-export const pull = defineAct(edition, 'pull', theirs, {
+export const pull = definePlainAct(edition, 'pull', theirs, {
   late: true,
   bearsDoubt: true,
   needs: () => ({ room: studio.of() }),

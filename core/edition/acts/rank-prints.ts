@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { noPrint } from '../curating-fault'
@@ -15,7 +15,7 @@ const printsRanked = defineEvent(edition, 'prints-ranked', (state, { sheetIds }:
 )
 
 /** Prints are laid in an order by hand; those that are not named follow by their serials. */
-export const rankPrints = defineAct(edition, 'rank-prints', theirs, {
+export const rankPrints = definePlainAct(edition, 'rank-prints', theirs, {
   events: [printsRanked],
   rule: ({ edition }, data: Ranked) => {
     if (new Set(data.sheetIds).size < data.sheetIds.length)

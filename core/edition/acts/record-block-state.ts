@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import type { BlockCut } from '../../stores/block/book'
 import { blockWritten } from '../../stores/block/events/block-written'
@@ -22,7 +22,7 @@ const blockStateRecorded = defineEvent(
 )
 
 /** A block is looked at as it is cut now: a picture or a rubbing, and what was cut. */
-export const recordBlockState = defineAct(edition, 'record-block-state', theirs, {
+export const recordBlockState = definePlainAct(edition, 'record-block-state', theirs, {
   needs: (data: Cut) => ({ book: block.of(data.blockId) }),
   leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [blockStateRecorded, blockWritten],

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { unknownSheet } from '../refusals'
@@ -16,7 +16,7 @@ const sheetRecovered = defineEvent(edition, 'sheet-recovered', (state, { sheetId
 )
 
 /** A sheet marked spoiled is good after all. */
-export const recoverSheet = defineAct(edition, 'recover-sheet', theirs, {
+export const recoverSheet = definePlainAct(edition, 'recover-sheet', theirs, {
   events: [sheetRecovered],
   rule: ({ edition }, data: Recovered) => {
     const sheet = sheetOf(edition, data.sheetId)

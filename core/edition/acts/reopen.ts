@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -16,7 +16,7 @@ const editionReopened = defineEvent(edition, 'edition-reopened', (state, { reaso
 )
 
 /** A closed edition is opened again; that is recorded. */
-export const reopen = defineAct(edition, 'reopen', staff, {
+export const reopen = definePlainAct(edition, 'reopen', staff, {
   asksAgain: true,
   guarded: true,
   late: true,

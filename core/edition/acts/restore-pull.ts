@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editPull, layOnSheets } from '../edit'
 import { layerOf } from '../layer'
@@ -23,7 +23,7 @@ const pullRestored = defineEvent(edition, 'pull-restored', (state, { pullId }: R
 })
 
 /** A void pull counts after all. */
-export const restorePull = defineAct(edition, 'restore-pull', theirs, {
+export const restorePull = definePlainAct(edition, 'restore-pull', theirs, {
   events: [pullRestored],
   rule: ({ edition }, data: Restored) => {
     const pull = pullOf(edition, data.pullId)

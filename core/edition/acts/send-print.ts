@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import type { Context } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
 import { type Gone, leavings } from '../../print/whereabouts'
@@ -22,7 +22,7 @@ const printSent = defineEvent(edition, 'print-sent', (state, { sheetId, ...gone 
 )
 
 /** A print leaves the room: one line each. A closed edition goes on sending its prints out. */
-export const sendPrint = defineAct(edition, 'send-print', theirs, {
+export const sendPrint = definePlainAct(edition, 'send-print', theirs, {
   late: true,
   events: [printSent],
   rule: ({ edition }, data: Sent, context) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { type Bound, isOpenWork } from '../../print/series'
 import { editSheet } from '../edit'
@@ -20,7 +20,7 @@ const printsSetAside = defineEvent(edition, 'prints-set-aside', (state, { sheetI
 )
 
 /** Good prints are laid aside as proofs, or for the archive; or go back to the edition. */
-export const setAside = defineAct(edition, 'set-aside', theirs, {
+export const setAside = definePlainAct(edition, 'set-aside', theirs, {
   events: [printsSetAside],
   rule: ({ edition }, data: SetAside) => {
     const sheetIds = [...new Set(data.sheetIds)]

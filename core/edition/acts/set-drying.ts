@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import type { DryingSaid } from '../../drying/moments'
 import { editLayer } from '../edit'
 import { layerOf } from '../layer'
@@ -16,7 +16,7 @@ const dryingSet = defineEvent(edition, 'drying-set', (state, { layerId, drying }
 )
 
 /** On what paper, in what air, with or without a drier a layer dries. */
-export const setDrying = defineAct(edition, 'set-drying', theirs, {
+export const setDrying = definePlainAct(edition, 'set-drying', theirs, {
   events: [dryingSet],
   rule: ({ edition }, data: DryingSet) =>
     layerOf(edition, data.layerId) ? [dryingSet.on(edition, data)] : unknownLayer(),

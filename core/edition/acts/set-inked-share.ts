@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import type { ShareReading } from '../../ink/roll-up'
 import { blockWritten } from '../../stores/block/events/block-written'
@@ -22,7 +22,7 @@ const inkedShareFound = defineEvent(edition, 'inked-share-found', (state, { bloc
 )
 
 /** How much of a block carries ink, read from a picture or typed. */
-export const setInkedShare = defineAct(edition, 'set-inked-share', theirs, {
+export const setInkedShare = definePlainAct(edition, 'set-inked-share', theirs, {
   needs: (data: InkedShare) => ({ book: block.of(data.blockId) }),
   leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [inkedShareFound, blockWritten],

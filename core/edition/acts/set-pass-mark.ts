@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { type PassMark, passMarks } from '../../print/pass-mark'
@@ -12,7 +12,7 @@ interface Marked {
 const passMarkSet = defineEvent(edition, 'pass-mark-set', (state, { passMark }: Marked) => changed(state, { passMark }))
 
 /** What the prints are for, and so how strictly they are looked at; what was curated before keeps its own mark. */
-export const setPassMark = defineAct(edition, 'set-pass-mark', theirs, {
+export const setPassMark = definePlainAct(edition, 'set-pass-mark', theirs, {
   events: [passMarkSet],
   rule: ({ edition }, data: Marked) => {
     if (!passMarks.includes(data.passMark))

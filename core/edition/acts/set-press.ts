@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import type { PressSetting } from '../../press/stack'
 import { notTheirs } from '../../stores/press/fault'
@@ -20,7 +20,7 @@ interface Setting extends PressSetting {
 }
 
 /** The press is set up for a layer: packing and screws. */
-export const setPress = defineAct(edition, 'set-press', theirs, {
+export const setPress = definePlainAct(edition, 'set-press', theirs, {
   needs: (data: Setting) => ({ press: press.of(data.pressId), studio: studio.of() }),
   events: [pressSet, pressUsed],
   rule: ({ edition, press, studio }, { layerId, pressId, ...setting }: Setting, asker) => {

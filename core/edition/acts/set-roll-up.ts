@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse, refuseFault } from '../../ground/refusal'
 import { type RollUp, rollUpFault } from '../../ink/roll-up'
 import { rollUpSet } from '../events/roll-up-set'
@@ -13,7 +13,7 @@ interface RollUpSet {
 }
 
 /** How a layer is rolled up: roller, charges, passes, wiping, chores. */
-export const setRollUp = defineAct(edition, 'set-roll-up', theirs, {
+export const setRollUp = definePlainAct(edition, 'set-roll-up', theirs, {
   events: [rollUpSet],
   rule: ({ edition }, data: RollUpSet) => {
     const layer = layerOf(edition, data.layerId)

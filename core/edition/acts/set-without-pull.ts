@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editLayer } from '../edit'
 import { layerOf } from '../layer'
@@ -17,7 +17,7 @@ const layerLaidOrPulled = defineEvent(edition, 'without-pull-set', (state, { lay
 )
 
 /** A layer is laid on without a press, or is pulled after all: said before anything of it is on a sheet. */
-export const setWithoutPull = defineAct(edition, 'set-without-pull', theirs, {
+export const setWithoutPull = definePlainAct(edition, 'set-without-pull', theirs, {
   events: [layerLaidOrPulled],
   rule: ({ edition }, data: WithoutPull) => {
     const layer = layerOf(edition, data.layerId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { editPull, layOnSheets } from '../edit'
@@ -29,7 +29,7 @@ const disputeSettled = defineEvent(edition, 'dispute-settled', (state, { pullId,
 })
 
 /** A person says what became of a pull that could not be counted as it came. */
-export const settleDispute = defineAct(edition, 'settle-dispute', staff, {
+export const settleDispute = definePlainAct(edition, 'settle-dispute', staff, {
   late: true,
   events: [disputeSettled],
   rule: ({ edition }, data: Settled) => {

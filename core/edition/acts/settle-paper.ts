@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
 import { type Settling, settlingFault } from '../../register/growth'
 import { editLayer } from '../edit'
@@ -17,7 +17,7 @@ const paperSettled = defineEvent(edition, 'paper-settled', (state, { layerId, se
 )
 
 /** Paper goes through the press blank before a layer, and is measured: its jig then lies where the paper has grown to. */
-export const settlePaper = defineAct(edition, 'settle-paper', theirs, {
+export const settlePaper = definePlainAct(edition, 'settle-paper', theirs, {
   events: [paperSettled],
   rule: ({ edition }, data: PaperSettled) => {
     if (!layerOf(edition, data.layerId)) return unknownLayer()

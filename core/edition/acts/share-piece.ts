@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { mostImages } from '../../paper/piece'
@@ -30,7 +30,7 @@ const pieceShared = defineEvent(edition, 'piece-shared', (state, { pieces }: Sha
 )
 
 /** Paper that was torn for one image each is to hold several: said while nothing is printed on it. */
-export const sharePiece = defineAct(edition, 'share-piece', theirs, {
+export const sharePiece = definePlainAct(edition, 'share-piece', theirs, {
   guarded: true,
   events: [pieceShared],
   rule: ({ edition }, data: Share) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
@@ -53,7 +53,7 @@ const wasSignedOff = defineEvent(
  * Staff have looked and let somebody go on: good paper once a proof has passed, a cut that nothing takes back, a press
  * or solvents for good. Whoever asked for it is answered by it.
  */
-export const signOff = defineAct(edition, 'sign-off', staff, {
+export const signOff = definePlainAct(edition, 'sign-off', staff, {
   needs: (data: SigningOff) => ({ room: studio.of(), lots: data.paper ? [lot.of(data.paper.lotId)] : [] }),
   events: [wasSignedOff, askAnswered, leaveGiven, paperReleased],
   rule: ({ edition, room, lots }, { paper, ...data }: SigningOff, { commandId }) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
@@ -24,7 +24,7 @@ const printSigned = defineEvent(edition, 'print-signed', (state, { sheetId }: Si
 )
 
 /** A print is signed in pencil and ticked off. */
-export const sign = defineAct(edition, 'sign', theirs, {
+export const sign = definePlainAct(edition, 'sign', theirs, {
   asksAgain: true,
   events: [printSigned],
   rule: ({ edition }, data: Signed) => {

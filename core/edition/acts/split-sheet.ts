@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
@@ -22,7 +22,7 @@ const sheetSplit = defineEvent(edition, 'sheet-split', (state, { sheetId, parts 
 })
 
 /** A sheet is cut in two, each half going on by itself. */
-export const splitSheet = defineAct(edition, 'split-sheet', theirs, {
+export const splitSheet = definePlainAct(edition, 'split-sheet', theirs, {
   events: [sheetSplit],
   rule: ({ edition }, data: { sheetId: number }) => {
     const sheet = sheetOf(edition, data.sheetId)

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { sheetSpoiled } from '../events/sheet-spoiled'
 import { heldFast, unknownFault, unknownSheet } from '../refusals'
@@ -13,7 +13,7 @@ interface Spoil {
 }
 
 /** A sheet is lost: racked badly, dropped, cut wrong. */
-export const spoilSheet = defineAct(edition, 'spoil-sheet', theirs, {
+export const spoilSheet = definePlainAct(edition, 'spoil-sheet', theirs, {
   events: [sheetSpoiled],
   rule: ({ edition }, data: Spoil) => {
     const sheet = sheetOf(edition, data.sheetId)

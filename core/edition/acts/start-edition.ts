@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { anyone } from '../../ground/who'
 import type { EditionPlan } from '../../plan/plan'
 import { editionStarted } from '../events/edition-started'
@@ -13,7 +13,7 @@ interface Asked {
 }
 
 /** An edition begins: a title, a plan, and its layers when they are planned ahead. It is theirs who begins it. */
-export const startEdition = defineAct(edition, 'start-edition', anyone, {
+export const startEdition = definePlainAct(edition, 'start-edition', anyone, {
   begins: true,
   events: [editionStarted, layerAdded],
   rule: ({ edition }, { title, plan }: Asked, context) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { sheetOf } from '../sheet'
@@ -19,7 +19,7 @@ const numbersSwapped = defineEvent(edition, 'numbers-swapped', (state, { sheetId
 })
 
 /** Two prints change numbers: the pencil wrote the one on the other. A signed number never moves. */
-export const swapNumbers = defineAct(edition, 'swap-numbers', theirs, {
+export const swapNumbers = definePlainAct(edition, 'swap-numbers', theirs, {
   guarded: true,
   events: [numbersSwapped],
   rule: ({ edition }, data: Swapped) => {

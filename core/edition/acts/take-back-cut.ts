@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editLayer } from '../edit'
 import { layerNumber, layerOf } from '../layer'
@@ -17,7 +17,7 @@ const cutTakenBack = defineEvent(edition, 'cut-taken-back', (state, { layerId }:
 )
 
 /** The block was not cut after all: until the next layer has met a sheet, that can be said. */
-export const takeBackCut = defineAct(edition, 'take-back-cut', theirsSignedOff, {
+export const takeBackCut = definePlainAct(edition, 'take-back-cut', theirsSignedOff, {
   guarded: true,
   events: [cutTakenBack],
   rule: ({ edition }, data: CutTakenBack) => {

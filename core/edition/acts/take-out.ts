@@ -1,15 +1,25 @@
+import { ArrayMaxSize, IsArray, IsInt, Max, Min } from 'class-validator'
 import { defineAct, defineEvent } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
+import { Id } from '../../ground/shape'
 import { anyone } from '../../ground/who'
+import { mostSlots } from '../../stores/rack/description'
 import { takenOut } from '../../stores/rack/events/taken-out'
 import { rack } from '../../stores/rack/stream'
 import { editSheet } from '../edit'
 import { edition } from '../stream'
 
-interface TakeOut {
-  rackId: string
-  slots: number[]
+class TakeOut {
+  static readonly sample: TakeOut = { rackId: 'r', slots: [1] }
+
+  @Id('rack') rackId!: string
+  @IsArray()
+  @ArrayMaxSize(mostSlots)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(mostSlots, { each: true })
+  slots!: number[]
 }
 
 interface Unracked {
@@ -29,11 +39,11 @@ const sheetsUnracked = defineEvent(edition, 'sheets-unracked', (state, { rackId,
 )
 
 /** A stack is taken out of its slots; of a closed edition too, for it changes nothing that the record says. */
-export const takeOut = defineAct(edition, 'take-out', anyone, {
+export const takeOut = defineAct(edition, 'take-out', TakeOut, anyone, {
   late: true,
-  needs: (data: TakeOut) => ({ rack: rack.of(data.rackId) }),
+  needs: (data) => ({ rack: rack.of(data.rackId) }),
   events: [sheetsUnracked, takenOut],
-  rule: ({ edition, rack }, data: TakeOut) => {
+  rule: ({ edition, rack }, data) => {
     const slots = [...new Set(data.slots)]
     if (slots.length === 0) return refuse('no-slot', 'Choose the slots to empty.', 'slots')
     const own = rack.lain.filter(

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { unknownSheet } from '../refusals'
@@ -16,7 +16,7 @@ const printCameBack = defineEvent(edition, 'print-came-back', (state, { sheetId 
 )
 
 /** A print is here again: it was on loan, was returned, or never left. */
-export const takePrintBack = defineAct(edition, 'take-print-back', theirs, {
+export const takePrintBack = definePlainAct(edition, 'take-print-back', theirs, {
   late: true,
   events: [printCameBack],
   rule: ({ edition }, data: CameBack) => {

@@ -1,5 +1,5 @@
 import { agree, pluralise } from '../../units/pluralise'
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { type Context, streamId } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
@@ -60,7 +60,7 @@ const sheetsTorn = defineEvent(
 const offcutLotIds = ({ offcuts }: Tear) => [...new Set(offcuts.map(({ lotId }) => lotId))]
 
 /** Large sheets of a lot become the edition's sheets; what is torn wrong counts, and offcuts go back to the store. */
-export const tear = defineAct(edition, 'tear', theirs, {
+export const tear = definePlainAct(edition, 'tear', theirs, {
   needs: (data: Tear) => ({ lot: lot.of(data.lotId), offcutLots: offcutLotIds(data).map((id) => lot.of(id)) }),
   events: [sheetsTorn, sheetSpoiled, lotTorn, lotAdded],
   rule: ({ edition, lot, offcutLots }, data: Tear, asker) => {

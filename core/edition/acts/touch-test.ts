@@ -1,5 +1,5 @@
 import { expectedHours, type Moment } from '../../drying/moments'
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -29,7 +29,7 @@ const touchTested = defineEvent(edition, 'touch-tested', (state, data: Tested, e
 )
 
 /** A sheet was touched: the room learns how long such ink takes on such paper. */
-export const touchTest = defineAct(edition, 'touch-test', theirs, {
+export const touchTest = definePlainAct(edition, 'touch-test', theirs, {
   needs: ({ batchIds }: Touched) => ({ studio: studio.of(), batches: batchIds.map((id) => batch.of(id)) }),
   events: [touchTested],
   rule: ({ edition, studio, batches }, { layerId, moment, isDry, batchIds, isDamp }: Touched, { occurredAt }) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -22,7 +22,7 @@ const remedyTried = defineEvent(edition, 'remedy-tried', (state, data: Tried & {
 })
 
 /** Something was done against a fault: the next pulls tell whether it worked. */
-export const tryRemedy = defineAct(edition, 'try-remedy', theirs, {
+export const tryRemedy = definePlainAct(edition, 'try-remedy', theirs, {
   needs: () => ({ studio: studio.of() }),
   events: [remedyTried],
   rule: ({ edition, studio }, data: Tried, { commandId }) => {

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { blockWritten } from '../../stores/block/events/block-written'
@@ -19,7 +19,7 @@ interface Used {
 }
 
 /** A block of an earlier edition is taken in hand for this one; each names the other in its record (craft step 15). */
-export const useBlock = defineAct(edition, 'use-block', theirs, {
+export const useBlock = definePlainAct(edition, 'use-block', theirs, {
   needs: ({ blockId, editionIds }: Used) => ({ block: block.of(blockId), others: editionIds.map(edition.of) }),
   leadsTo: ({ block }) => ({ owners: madeFor([block]) }),
   events: [blockUsed, blockWritten, printedFrom, printedAgain],

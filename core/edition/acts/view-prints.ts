@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import type { Verdict } from '../../print/verdicts'
 import { noPrint } from '../curating-fault'
@@ -24,7 +24,7 @@ const printsViewed = defineEvent(edition, 'prints-viewed', (state, { sheetIds, v
 )
 
 /** What one person thinks of prints, before it is settled with the others who look: nothing is decided by it. */
-export const viewPrints = defineAct(edition, 'view-prints', theirs, {
+export const viewPrints = definePlainAct(edition, 'view-prints', theirs, {
   events: [printsViewed],
   rule: ({ edition }, data: Viewed) => {
     const sheetIds = [...new Set(data.sheetIds)]

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { edition } from '../stream'
@@ -19,7 +19,7 @@ const adjustmentVoided = defineEvent(edition, 'adjustment-voided', (state, { adj
 )
 
 /** An adjustment was noted by mistake. */
-export const voidAdjustment = defineAct(edition, 'void-adjustment', theirs, {
+export const voidAdjustment = definePlainAct(edition, 'void-adjustment', theirs, {
   events: [adjustmentVoided],
   rule: ({ edition }, data: Voided) => {
     const adjustment = edition.adjustments.find((known) => known.id === data.adjustmentId)

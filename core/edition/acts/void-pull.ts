@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editPull, takeOffSheets } from '../edit'
 import { layerNumber } from '../layer'
@@ -26,7 +26,7 @@ const pullVoided = defineEvent(edition, 'pull-voided', (state, { pullId }: Voide
 })
 
 /** A pull that was recorded by mistake is taken off its sheets. It is never deleted. */
-export const voidPull = defineAct(edition, 'void-pull', theirs, {
+export const voidPull = definePlainAct(edition, 'void-pull', theirs, {
   events: [pullVoided],
   rule: ({ edition }, data: Voided) => {
     const pull = pullOf(edition, data.pullId)

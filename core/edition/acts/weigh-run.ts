@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import type { WeighedRun } from '../../ink/amount'
@@ -8,7 +8,7 @@ import { edition } from '../stream'
 import { theirs } from '../who'
 
 /** What a run of pulls took is settled, by those whose edition it is, for the room's own film. */
-export const weighRun = defineAct(batch, 'weigh-run', theirs, {
+export const weighRun = definePlainAct(batch, 'weigh-run', theirs, {
   needs: ({ editionStream }: WeighedRun) => ({ edition: edition.of(streamId(editionStream)) }),
   events: [runWeighed],
   rule: ({ batch }, data: WeighedRun) =>

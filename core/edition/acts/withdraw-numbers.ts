@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import type { Series } from '../../print/series'
@@ -24,7 +24,7 @@ const numbersWithdrawn = defineEvent(edition, 'numbers-withdrawn', (state, { ser
 })
 
 /** The unsigned numbers of a series are taken back. */
-export const withdrawNumbers = defineAct(edition, 'withdraw-numbers', theirs, {
+export const withdrawNumbers = definePlainAct(edition, 'withdraw-numbers', theirs, {
   guarded: true,
   events: [numbersWithdrawn],
   rule: ({ edition }, data: Withdrawn) => {

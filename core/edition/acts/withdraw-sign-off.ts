@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -20,7 +20,7 @@ const signOffWithdrawn = defineEvent(edition, 'sign-off-withdrawn', (state, { si
 )
 
 /** Good paper or a cut is no longer signed off. A press or solvents are taken from the person, not from one edition. */
-export const withdrawSignOff = defineAct(edition, 'withdraw-sign-off', staff, {
+export const withdrawSignOff = definePlainAct(edition, 'withdraw-sign-off', staff, {
   events: [signOffWithdrawn],
   rule: ({ edition }, data: Withdrawn) => {
     const one = edition.signOffs.find(({ id }) => id === data.signOffId)

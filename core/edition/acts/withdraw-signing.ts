@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { editSheet } from '../edit'
@@ -16,7 +16,7 @@ const signingWithdrawn = defineEvent(edition, 'signing-withdrawn', (state, { she
 )
 
 /** A print was ticked off and is not signed. */
-export const withdrawSigning = defineAct(edition, 'withdraw-signing', staff, {
+export const withdrawSigning = definePlainAct(edition, 'withdraw-signing', staff, {
   events: [signingWithdrawn],
   rule: ({ edition }, data: Withdrawn) => {
     const sheet = sheetOf(edition, data.sheetId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { edition } from '../stream'
@@ -13,7 +13,7 @@ const initialsWritten = defineEvent(edition, 'initials-written', (state, { isOn 
 )
 
 /** The artist signs with initials, or with the whole name again. */
-export const writeInitials = defineAct(edition, 'write-initials', theirs, {
+export const writeInitials = definePlainAct(edition, 'write-initials', theirs, {
   events: [initialsWritten],
   rule: ({ edition }, data: Initials) =>
     edition.initials === data.isOn

@@ -1,6 +1,6 @@
 import type { Finding } from '../../care/findings'
 import { edition } from '../../edition/stream'
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
@@ -28,7 +28,7 @@ interface Leaving {
 }
 
 /** A place is left, and how; by its person, or by staff as it seems. */
-export const closeSession = defineAct(station, 'close-session', anyone, {
+export const closeSession = definePlainAct(station, 'close-session', anyone, {
   needs: ({ editionIds }: Leaving) => ({ editions: editionIds.map((id) => edition.of(id)), room: studio.of() }),
   events: [sessionClosed, taskRaised, taskSolved],
   rule: ({ station, editions, room }, data: Leaving, { personId, role, commandId }) => {

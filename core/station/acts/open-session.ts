@@ -1,5 +1,5 @@
 import { edition } from '../../edition/stream'
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
@@ -22,7 +22,7 @@ interface Opening extends AsFound {
 }
 
 /** Somebody takes a place over, and says how it was found. */
-export const openSession = defineAct(station, 'open-session', anyone, {
+export const openSession = definePlainAct(station, 'open-session', anyone, {
   needs: ({ editionIds }: Opening, stream) => ({
     press: press.of(streamId(stream)),
     editions: editionIds.map((id) => edition.of(id)),

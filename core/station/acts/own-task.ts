@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
@@ -21,7 +21,7 @@ const taskOwned = defineEvent(station, 'task-owned', (state, { taskId, ownerId }
 )
 
 /** Somebody sees to it: oneself, or whom staff names. */
-export const ownTask = defineAct(station, 'own-task', anyone, {
+export const ownTask = definePlainAct(station, 'own-task', anyone, {
   events: [taskOwned],
   rule: ({ station }, data: Owning, { personId, role }) => {
     const task = station.tasks.find(({ id }) => id === data.taskId)

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
 import { taskRaised } from '../events/task-raised'
@@ -6,7 +6,7 @@ import { station } from '../stream'
 import type { Problem } from '../tasks'
 
 /** Somebody sees that something is to be done. */
-export const raiseTask = defineAct(station, 'raise-task', anyone, {
+export const raiseTask = definePlainAct(station, 'raise-task', anyone, {
   events: [taskRaised],
   rule: ({ station }, problem: Problem, { commandId }) =>
     problem.what.trim() === ''

@@ -1,5 +1,5 @@
 import type { StationKind } from '../../care/findings'
-import { defineAct, defineEvent } from '../../ground/act'
+import { definePlainAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -14,7 +14,7 @@ interface Described {
 const stationSet = defineEvent(station, 'station-set', (state, data: Described) => changed(state, data))
 
 /** A station that is no press comes into the room, is called something else, or is given up. */
-export const setStation = defineAct(station, 'set-station', staff, {
+export const setStation = definePlainAct(station, 'set-station', staff, {
   events: [stationSet],
   rule: ({ station }, data: Described) =>
     data.name.trim() === ''

@@ -1,4 +1,4 @@
-import { defineAct } from '../../ground/act'
+import { definePlainAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
 import { taskSolved } from '../events/task-solved'
@@ -10,7 +10,7 @@ interface Solving {
 }
 
 /** It is done. */
-export const solveTask = defineAct(station, 'solve-task', anyone, {
+export const solveTask = definePlainAct(station, 'solve-task', anyone, {
   events: [taskSolved],
   rule: ({ station }, data: Solving) =>
     station.tasks.some(({ id }) => id === data.taskId)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { anyone } from '../../../ground/who'
 import { type Component, type Poured, stirred, weightOf } from '../../../ink/component'
@@ -33,7 +33,7 @@ const inkAdded = defineEvent(
 )
 
 /** More is stirred into a batch that stands already. */
-export const addInk = defineAct(batch, 'add-ink', anyone, {
+export const addInk = definePlainAct(batch, 'add-ink', anyone, {
   needs: (data: Added) => pouredFrom(data),
   events: [inkAdded, inkTaken, inkDrawn],
   rule: (states, data: Added) => {

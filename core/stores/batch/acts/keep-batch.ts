@@ -1,5 +1,5 @@
 import { whenOf } from '../../../ground/envelope'
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { anyone } from '../../../ground/who'
@@ -22,7 +22,7 @@ const batchKept = defineEvent(batch, 'batch-kept', (state, { milligrams, scraped
 )
 
 /** What is left after a run is wrapped and kept. */
-export const keepBatch = defineAct(batch, 'keep-batch', anyone, {
+export const keepBatch = definePlainAct(batch, 'keep-batch', anyone, {
   events: [batchKept],
   rule: ({ batch }, data: Kept) => {
     if (data.milligrams + data.scraped > batch.left + scaleTolerance)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { anyone } from '../../../ground/who'
@@ -37,7 +37,7 @@ const batchMixed = defineEvent(
 )
 
 /** Ink is mixed from tubs and left-overs. */
-export const mixBatch = defineAct(batch, 'mix-batch', anyone, {
+export const mixBatch = definePlainAct(batch, 'mix-batch', anyone, {
   begins: true,
   needs: (data: Mix) => pouredFrom(data),
   events: [batchMixed, inkTaken, inkDrawn],

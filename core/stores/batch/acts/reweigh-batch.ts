@@ -1,5 +1,5 @@
 import { whenOf } from '../../../ground/envelope'
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { reasonMissing, refuse } from '../../../ground/refusal'
 import { anyone } from '../../../ground/who'
@@ -19,7 +19,7 @@ const batchReweighed = defineEvent(batch, 'batch-reweighed', (state, { milligram
 )
 
 /** The batch is put on the scale; from then on the book follows the weight. */
-export const reweighBatch = defineAct(batch, 'reweigh-batch', anyone, {
+export const reweighBatch = definePlainAct(batch, 'reweigh-batch', anyone, {
   events: [batchReweighed],
   rule: ({ batch }, data: Reweighed) => {
     if (data.reason.trim() === '')

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { anyone } from '../../../ground/who'
@@ -10,7 +10,7 @@ const drawDownSeen = defineEvent(batch, 'draw-down-seen', (state, data: SeenDraw
 )
 
 /** The batch is drawn down, and its colour seen. */
-export const seeDrawDown = defineAct(batch, 'see-draw-down', anyone, {
+export const seeDrawDown = definePlainAct(batch, 'see-draw-down', anyone, {
   events: [drawDownSeen],
   rule: ({ batch }, data: SeenDrawDown) =>
     data.thickness > 0

@@ -1,4 +1,4 @@
-import { defineAct } from '../../../ground/act'
+import { definePlainAct } from '../../../ground/act'
 import { refuseFault } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
 import { lotAdded } from '../events/lot-added'
@@ -6,7 +6,7 @@ import { type LotDescription, lotFault } from '../state'
 import { lot } from '../stream'
 
 /** Paper comes into the store. */
-export const addLot = defineAct(lot, 'add-lot', printers, {
+export const addLot = definePlainAct(lot, 'add-lot', printers, {
   begins: true,
   events: [lotAdded],
   rule: ({ lot }, data: LotDescription & { sheets: number }) => {

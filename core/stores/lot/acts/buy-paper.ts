@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { printers } from '../../../ground/who'
 import { lot } from '../stream'
@@ -14,7 +14,7 @@ const lotBought = defineEvent(lot, 'lot-bought', (state, { sheets, price }: Boug
 )
 
 /** More of the same paper is bought. */
-export const buyPaper = defineAct(lot, 'buy-paper', printers, {
+export const buyPaper = definePlainAct(lot, 'buy-paper', printers, {
   events: [lotBought],
   rule: ({ lot }, data: Bought) => [lotBought.on(lot, data)],
 })

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { reasonMissing } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -17,7 +17,7 @@ const lotCounted = defineEvent(lot, 'lot-counted', (state, { sheets, reason }: C
 )
 
 /** The sheets on the shelf are counted; from then on the book follows the count. */
-export const countLot = defineAct(lot, 'count-lot', printers, {
+export const countLot = definePlainAct(lot, 'count-lot', printers, {
   events: [lotCounted],
   rule: ({ lot }, data: Counted) =>
     data.reason.trim() === ''

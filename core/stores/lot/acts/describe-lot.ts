@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuseFault } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -8,7 +8,7 @@ import { lot } from '../stream'
 const lotDescribed = defineEvent(lot, 'lot-described', (state, data: WrittenDescription) => changed(state, data))
 
 /** What is said of a paper is put right. */
-export const describeLot = defineAct(lot, 'describe-lot', printers, {
+export const describeLot = definePlainAct(lot, 'describe-lot', printers, {
   events: [lotDescribed],
   rule: ({ lot }, data: LotDescription) => {
     const fault = lotFault(data)

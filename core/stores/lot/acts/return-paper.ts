@@ -1,5 +1,5 @@
 import { agree, pluralise } from '../../../units/pluralise'
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { anyone, isStaff } from '../../../ground/who'
@@ -20,7 +20,7 @@ const paperReturned = defineEvent(lot, 'paper-returned', (state, { rationId, she
 )
 
 /** Sheets that were given out come back to the shelf. */
-export const returnPaper = defineAct(lot, 'return-paper', anyone, {
+export const returnPaper = definePlainAct(lot, 'return-paper', anyone, {
   events: [paperReturned],
   rule: ({ lot }, data: Returned, { personId, role }) => {
     const ration = rationOf(lot, data.rationId)

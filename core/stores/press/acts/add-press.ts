@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuseFault } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
@@ -11,7 +11,7 @@ const pressAdded = defineEvent(press, 'press-added', (state, data: PressDescript
 ])
 
 /** A press comes into the room. */
-export const addPress = defineAct(press, 'add-press', staff, {
+export const addPress = definePlainAct(press, 'add-press', staff, {
   begins: true,
   events: [pressAdded],
   rule: ({ press }, data: PressDescription) => {

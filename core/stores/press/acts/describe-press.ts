@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuseFault } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
@@ -9,7 +9,7 @@ import { press } from '../stream'
 const pressDescribed = defineEvent(press, 'press-described', (state, data: PressDescription) => changed(state, data))
 
 /** What is said of a press is put right. */
-export const describePress = defineAct(press, 'describe-press', staff, {
+export const describePress = definePlainAct(press, 'describe-press', staff, {
   guarded: true,
   events: [pressDescribed],
   rule: ({ press }, data: PressDescription) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { doerOf, whenOf } from '../../../ground/envelope'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
@@ -14,7 +14,7 @@ const zeroFound = defineEvent(press, 'zero-found', (state, data: Found, event) =
 )
 
 /** Both screws were brought down until they just touched, on what lay on the bed. */
-export const findZero = defineAct(press, 'find-zero', printers, {
+export const findZero = definePlainAct(press, 'find-zero', printers, {
   events: [zeroFound],
   rule: ({ press }, data: Found) => {
     if (press.divisions === 0) return noScrews(press.name)

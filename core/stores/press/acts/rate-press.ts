@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { staff } from '../../../ground/who'
 import { press } from '../stream'
@@ -17,7 +17,7 @@ const pressRated = defineEvent(press, 'press-rated', (state, rate: Rate) =>
 )
 
 /** What an hour at a press costs from a day on. */
-export const ratePress = defineAct(press, 'rate-press', staff, {
+export const ratePress = definePlainAct(press, 'rate-press', staff, {
   events: [pressRated],
   rule: ({ press }, data: Rate) => [pressRated.on(press, data)],
 })

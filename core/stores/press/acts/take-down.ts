@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { anyone } from '../../../ground/who'
@@ -9,7 +9,7 @@ const takenDown = defineEvent(press, 'press-taken-down', (state, _data: { note: 
 )
 
 /** Pressure off, packing back in the drawer. */
-export const takeDown = defineAct(press, 'take-down', anyone, {
+export const takeDown = definePlainAct(press, 'take-down', anyone, {
   events: [takenDown],
   rule: ({ press }, data: { note: string }) =>
     press.standing ? [takenDown.on(press, data)] : refuse('not-set', `Nothing is set up on ${press.name} now.`),

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
@@ -13,7 +13,7 @@ const sameTotals = (a: PastEditionRow, b: PastEditionRow) =>
   a.title === b.title && a.method === b.method && a.passed === b.passed && a.rejected === b.rejected
 
 /** Editions from before the ledger are written into the book, as totals. */
-export const addPastEditions = defineAct(studio, 'add-past-editions', staff, {
+export const addPastEditions = definePlainAct(studio, 'add-past-editions', staff, {
   events: [pastEditionsAdded],
   rule: ({ studio }, { editions }: { editions: PastEditionRow[] }, context) => {
     if (editions.length === 0)

@@ -1,11 +1,11 @@
-import { defineAct } from '../../../ground/act'
+import { definePlainAct } from '../../../ground/act'
 import { refuse } from '../../../ground/refusal'
 import { managers } from '../../../ground/who'
 import { type Added, personAdded } from '../events/person-added'
 import { studio } from '../stream'
 
 /** A person joins the room. No browser sends this: names and secrets go by a route of their own. */
-export const addPerson = defineAct(studio, 'add-person', managers, {
+export const addPerson = definePlainAct(studio, 'add-person', managers, {
   events: [personAdded],
   rule: ({ studio }, data: Added) =>
     studio.people[data.personId]

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import type { Role } from '../../../ground/envelope'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
@@ -22,7 +22,7 @@ function isLastManager(state: StudioState, personId: string): boolean {
 }
 
 /** A person's role changes, or they leave or come back. No browser sends this, as with adding one. */
-export const changePerson = defineAct(studio, 'change-person', managers, {
+export const changePerson = definePlainAct(studio, 'change-person', managers, {
   events: [personChanged],
   rule: ({ studio }, data: Changed) => {
     if (!studio.people[data.personId]) return refuse('unknown-person', 'That person is not in the studio.')

@@ -1,4 +1,4 @@
-import { defineAct } from '../../../ground/act'
+import { definePlainAct } from '../../../ground/act'
 import { refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
 import { leaveGiven } from '../events/leave-given'
@@ -6,7 +6,7 @@ import { type LeaveFor, leaveOf } from '../leaves'
 import { studio } from '../stream'
 
 /** Staff have shown a person a press, or how solvents are used here, and let them from now on. */
-export const giveLeave = defineAct(studio, 'give-leave', staff, {
+export const giveLeave = definePlainAct(studio, 'give-leave', staff, {
   events: [leaveGiven],
   rule: ({ studio }, data: LeaveFor & { note: string }, { commandId }) => {
     if (!studio.people[data.personId]?.active)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -9,7 +9,7 @@ const packingRetired = defineEvent(studio, 'packing-retired', (state, data: { id
 )
 
 /** Packing is used no more. */
-export const retirePacking = defineAct(studio, 'retire-packing', printers, {
+export const retirePacking = definePlainAct(studio, 'retire-packing', printers, {
   events: [packingRetired],
   rule: ({ studio }, data: { id: string }) =>
     studio.drawer.some((piece) => piece.id === data.id)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -9,7 +9,7 @@ const rollerRetired = defineEvent(studio, 'roller-retired', (state, data: { id: 
 )
 
 /** A roller is used no more. */
-export const retireRoller = defineAct(studio, 'retire-roller', printers, {
+export const retireRoller = definePlainAct(studio, 'retire-roller', printers, {
   events: [rollerRetired],
   rule: ({ studio }, data: { id: string }) =>
     studio.rollers.some((roller) => roller.id === data.id)

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { doerOf, whenOf } from '../../../ground/envelope'
 import { appended, changed } from '../../../ground/fold'
 import { refuseFault } from '../../../ground/refusal'
@@ -12,7 +12,7 @@ const faultLineSet = defineEvent(studio, 'fault-line-set', (state, data: FaultLi
 )
 
 /** What a fault makes of a sheet here, where it comes from and what is tried: the room's own experience. */
-export const setFaultLine = defineAct(studio, 'set-fault-line', staff, {
+export const setFaultLine = definePlainAct(studio, 'set-fault-line', staff, {
   guarded: true,
   events: [faultLineSet],
   rule: ({ studio }, data: FaultLine) => {

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -15,7 +15,7 @@ const packingSet = defineEvent(
 )
 
 /** Packing comes into the drawer, or its measures are put right. */
-export const setPacking = defineAct(studio, 'set-packing', printers, {
+export const setPacking = definePlainAct(studio, 'set-packing', printers, {
   events: [packingSet],
   rule: ({ studio }, data: DrawerPiece) => {
     if (data.name.trim() === '')

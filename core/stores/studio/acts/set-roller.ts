@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -10,7 +10,7 @@ const rollerSet = defineEvent(studio, 'roller-set', (state, data: Roller) =>
 )
 
 /** A roller comes into the store, or its measures are put right. */
-export const setRoller = defineAct(studio, 'set-roller', printers, {
+export const setRoller = definePlainAct(studio, 'set-roller', printers, {
   events: [rollerSet],
   rule: ({ studio }, data: Roller) => {
     if (data.name.trim() === '')

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -10,7 +10,7 @@ const seriesFormatSet = defineEvent(studio, 'series-format-set', (state, data: S
 )
 
 /** The common mat window and lines of prints that hang together are kept. */
-export const setSeriesFormat = defineAct(studio, 'set-series-format', printers, {
+export const setSeriesFormat = definePlainAct(studio, 'set-series-format', printers, {
   events: [seriesFormatSet],
   rule: ({ studio }, data: SeriesFormat) =>
     data.name.trim() === ''

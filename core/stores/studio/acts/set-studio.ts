@@ -1,4 +1,4 @@
-import { defineAct } from '../../../ground/act'
+import { definePlainAct } from '../../../ground/act'
 import { refuse } from '../../../ground/refusal'
 import { managers } from '../../../ground/who'
 import { studioSet } from '../events/studio-set'
@@ -6,7 +6,7 @@ import type { StudioSettings } from '../state'
 import { studio } from '../stream'
 
 /** The room's customs and prices are set. */
-export const setStudio = defineAct(studio, 'set-studio', managers, {
+export const setStudio = definePlainAct(studio, 'set-studio', managers, {
   events: [studioSet],
   rule: ({ studio }, data: StudioSettings) =>
     data.name.trim() === ''

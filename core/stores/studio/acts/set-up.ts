@@ -1,4 +1,4 @@
-import { defineAct } from '../../../ground/act'
+import { definePlainAct } from '../../../ground/act'
 import { refuse } from '../../../ground/refusal'
 import { anyone } from '../../../ground/who'
 import { personAdded } from '../events/person-added'
@@ -10,7 +10,7 @@ import { studio } from '../stream'
  * An empty room gets its name and its first manager, once. Whoever holds the token that the server printed may; the rule
  * is heard by the one writer, so that of several set-ups at once one is carried out.
  */
-export const setUp = defineAct(studio, 'set-up', anyone, {
+export const setUp = definePlainAct(studio, 'set-up', anyone, {
   events: [personAdded, studioSet],
   rule: ({ studio }, { managerId, settings }: { managerId: string; settings: StudioSettings }) => {
     if (Object.keys(studio.people).length > 0)

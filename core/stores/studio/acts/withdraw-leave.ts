@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { reasonMissing, refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
@@ -14,7 +14,7 @@ const leaveWithdrawn = defineEvent(studio, 'leave-withdrawn', (state, { leaveId 
 )
 
 /** A leave is taken back: somebody has to be shown again. */
-export const withdrawLeave = defineAct(studio, 'withdraw-leave', staff, {
+export const withdrawLeave = definePlainAct(studio, 'withdraw-leave', staff, {
   events: [leaveWithdrawn],
   rule: ({ studio }, data: Withdrawn) => {
     if (!studio.leaves.some(({ id }) => id === data.leaveId))

@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { reasonMissing, refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
@@ -14,7 +14,7 @@ const pastEditionWithdrawn = defineEvent(studio, 'past-edition-withdrawn', (stat
 )
 
 /** Totals in the book no longer count. */
-export const withdrawPastEdition = defineAct(studio, 'withdraw-past-edition', staff, {
+export const withdrawPastEdition = definePlainAct(studio, 'withdraw-past-edition', staff, {
   events: [pastEditionWithdrawn],
   rule: ({ studio }, data: Withdrawn) => {
     if (!studio.pastEditions.some((edition) => edition.id === data.id))

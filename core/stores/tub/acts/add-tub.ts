@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuseFault } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -12,7 +12,7 @@ const tubAdded = defineEvent(tub, 'tub-added', (state, { milligrams, ...descript
 )
 
 /** Ink comes into the store. */
-export const addTub = defineAct(tub, 'add-tub', printers, {
+export const addTub = definePlainAct(tub, 'add-tub', printers, {
   begins: true,
   events: [tubAdded],
   rule: ({ tub }, data: Added) => {

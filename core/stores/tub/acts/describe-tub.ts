@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuseFault } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -8,7 +8,7 @@ import { tub } from '../stream'
 const tubDescribed = defineEvent(tub, 'tub-described', (state, data: TubDescription) => changed(state, data))
 
 /** What is said of an ink is put right. */
-export const describeTub = defineAct(tub, 'describe-tub', printers, {
+export const describeTub = definePlainAct(tub, 'describe-tub', printers, {
   events: [tubDescribed],
   rule: ({ tub }, data: TubDescription) => {
     const fault = tubFault(data)

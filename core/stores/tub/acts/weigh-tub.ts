@@ -1,4 +1,4 @@
-import { defineAct, defineEvent } from '../../../ground/act'
+import { definePlainAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { reasonMissing } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -17,7 +17,7 @@ const tubWeighed = defineEvent(tub, 'tub-weighed', (state, { milligrams, reason 
 )
 
 /** The tub is put on the scale; from then on the book follows the weight. */
-export const weighTub = defineAct(tub, 'weigh-tub', printers, {
+export const weighTub = definePlainAct(tub, 'weigh-tub', printers, {
   events: [tubWeighed],
   rule: ({ tub }, data: Weighed) =>
     data.reason.trim() === ''
