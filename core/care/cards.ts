@@ -24,7 +24,7 @@ export interface CareCard {
 export const deferring =
   'This is what is usual. The studio’s own rules, the product’s data sheet, local codes and qualified staff come first.'
 
-/** CRAFT section 5, as short cards. No number here is a limit of safety. */
+/** craft.md, Care, as short cards. No number here is a limit of safety. */
 export const careCards: Record<CareKey, CareCard> = {
   cutting: {
     title: 'Cutting',

@@ -26,7 +26,7 @@ export interface CleanUp {
 const labelFirst = 'the cleaner that the ink’s label names, for as long as it says'
 
 /**
- * How a place is cleaned after these inks (CRAFT step 16): scraped, unloaded, washed family by family, the hidden dirt,
+ * How a place is cleaned after these inks (craft.md, step 16): scraped, unloaded, washed family by family, the hidden dirt,
  * rags, pressure.
  * @param listed what the place is looked over for when it is left
  */

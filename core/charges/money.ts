@@ -2,7 +2,7 @@
 const aHair = 1e-7
 
 /**
- * An amount in whole cents, halves to the even cent (MODELS M18), so that many small lines drift neither way.
+ * An amount in whole cents, halves to the even cent (models.md, M18), so that many small lines drift neither way.
  * @param amount in the room's currency; below 0 is a credit
  */
 export function wholeCents(amount: number): number {

@@ -14,7 +14,7 @@ const covers = ({ from, until, upTo }: Covering, { at, position }: ChargeLine): 
   position <= upTo && Date.parse(at) >= Date.parse(from) && Date.parse(at) < Date.parse(until)
 
 /**
- * What of one person's lines is settled and what is open (MODELS M18): a line belongs to the first statement that covers it.
+ * What of one person's lines is settled and what is open (models.md, M18): a line belongs to the first statement that covers it.
  * Where the ledger says something else of a settled statement's lines by now, the difference is an open line of its own,
  * so that what is open is always what the lines come to less what was settled.
  * @param lines every line of the person within the spans of the statements, at least

@@ -1,4 +1,4 @@
-/** What an edition costs (MODELS M15). Money in the studio's currency. */
+/** What an edition costs (models.md, M15). Money in the studio's currency. */
 export interface CostTerms {
   /** Price of one torn piece. */
   piece: number

@@ -53,7 +53,7 @@ const papers: Record<DryingPaper, number> = { absorbent: 0.8, ordinary: 1, hard:
 /** Inks that set by being taken up, and may stay tacky over ink. */
 export const setsByAbsorbing = (family: InkFamily) => family === 'rubber-based'
 
-/** Hours until a layer is fit to be printed on, before its spread (MODELS M12). */
+/** Hours until a layer is fit to be printed on, before its spread (models.md, M12). */
 export function hoursToOverprint(by: DryingConditions): number {
   const under = by.beneath === 0 ? 1 : by.onAbsorbing ? 1.6 : 1.3 ** by.beneath
   return (

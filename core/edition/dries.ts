@@ -21,7 +21,7 @@ function familyIn({ zones }: Layer, room: DryingRoom): InkFamily {
   return (batchId && room.familyOf(batchId)) || 'oil'
 }
 
-/** How a layer dries, from what was said of it, what lies beneath it and the air of the room (MODELS M12). */
+/** How a layer dries, from what was said of it, what lies beneath it and the air of the room (models.md, M12). */
 export function conditionsOf(state: EditionState, layer: Layer, room: DryingRoom): DryingConditions {
   const beneath = state.layers.slice(0, Math.max(0, layerNumber(state, layer.id) - 1))
   const isHand = state.plan?.work === 'small hand work' || state.plan?.work === 'large hand work'

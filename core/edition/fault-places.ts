@@ -1,7 +1,7 @@
 import { isLive, type Pull } from './pull'
 import type { EditionState } from './state'
 
-/** A fault that came again in one place: look at block, packing and bed before the next pull (MODELS M16). */
+/** A fault that came again in one place: look at block, packing and bed before the next pull (models.md, M16). */
 export interface Staying {
   fault: string
   /** The middle of where it was seen, mm. */

@@ -13,7 +13,7 @@ export interface SheetHistory {
 }
 
 /**
- * The history of a sheet as far as anybody can be sure of it (CRAFT step 13): unmarked sheets that came to a layer in any
+ * The history of a sheet as far as anybody can be sure of it (craft.md, step 13): unmarked sheets that came to a layer in any
  * order had their earlier pulls counted right, but on which of them each lies nobody knows. A sheet that was taken out
  * before is known.
  */
@@ -31,7 +31,7 @@ export function historyOf(state: EditionState, sheet: Sheet): SheetHistory {
 }
 
 /**
- * Which kind of print a sheet is where a block was cleared further in mid-run (CRAFT step 9): “before” or “after the block
+ * Which kind of print a sheet is where a block was cleared further in mid-run (craft.md, step 9): “before” or “after the block
  * was cleared”, of the first layer that has both kinds; empty where there is only one. The last before is marked so.
  */
 export function kindOf(state: EditionState, pulls: readonly Pull[]): string {

@@ -200,7 +200,7 @@ function stackKeys(state: EditionState, { sheet, place, layers }: Standing): str
 }
 
 /**
- * What the sheet says of the room's pass rates (MODELS M3): each layer on it passed or not, and so did finishing. A sheet
+ * What the sheet says of the room's pass rates (models.md, M3): each layer on it passed or not, and so did finishing. A sheet
  * lost between presses is lost at the layer it last carried; one that carries every layer and is lost since, in finishing.
  */
 function passKeys(state: EditionState, { sheet, place, layers }: Standing): string[] {

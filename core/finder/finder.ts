@@ -27,7 +27,7 @@ const priorMeans = [0.6, 0.45, 0.35, 0.3]
 const priorStrength = 4
 
 /**
- * Causes in order, and one thing to try first (MODELS M16): the table's order as 2^−rank, what the situation says, and what
+ * Causes in order, and one thing to try first (models.md, M16): the table's order as 2^−rank, what the situation says, and what
  * worked in this room. A remedy of several causes counts for all of them.
  * @param line the room's own causes and remedies, where it has them
  * @returns nothing for a fault without causes

@@ -18,7 +18,7 @@ export function freePullsAsked(share: number): number {
 }
 
 /**
- * How a trial ended (MODELS M16): worked once the next k judged pulls of the layer are free of the fault, did not as soon as
+ * How a trial ended (models.md, M16): worked once the next k judged pulls of the layer are free of the fault, did not as soon as
  * one of them has it; open while neither is seen, which counts for nothing.
  * @param before judged pulls of the layer before the remedy, oldest first; @param after those since, oldest first
  */

@@ -1,5 +1,5 @@
 /**
- * How much ink (MODELS M4). Film in µm, areas in mm², density in g/cm³, masses in g: 1 µm · 1 mm² = 10⁻⁶ cm³.
+ * How much ink (models.md, M4). Film in µm, areas in mm², density in g/cm³, masses in g: 1 µm · 1 mm² = 10⁻⁶ cm³.
  */
 export interface InkGuess {
   /** Film on the print, µm. */

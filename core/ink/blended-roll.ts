@@ -3,7 +3,7 @@ import { type HueName, hues } from './hues'
 import { film, mixOf, type Pigment } from './kubelka-munk'
 import type { Spectrum } from './spectrum'
 
-/** One ink of a blended roll (MODELS M8): where its own stripe has its middle, as a share of the roller's width. */
+/** One ink of a blended roll (models.md, M8): where its own stripe has its middle, as a share of the roller's width. */
 export interface Stripe {
   pigment: Pigment
   tinting: number

@@ -1,7 +1,7 @@
 import { bands, type Spectrum } from './spectrum'
 
 /**
- * Colour of an ink film by Kubelka and Munk's two fluxes (MODELS M6): absorption K and scattering S per µm of film,
+ * Colour of an ink film by Kubelka and Munk's two fluxes (models.md, M6): absorption K and scattering S per µm of film,
  * reflectances between 0 and 1. Sources: P. Kubelka and F. Munk, Zeitschrift für technische Physik 12 (1931); P. Kubelka,
  * Journal of the Optical Society of America 38 (1948), where the forms used here stand.
  */

@@ -31,7 +31,7 @@ const nearest = 500
 const polished = 24
 
 /**
- * Mixes of some tubs that come nearest a wanted colour as a film on a paper (MODELS M6): every set of up to four is tried,
+ * Mixes of some tubs that come nearest a wanted colour as a film on a paper (models.md, M6): every set of up to four is tried,
  * its shares found by damped least squares (Levenberg 1944, Marquardt 1963) in the logarithms of the shares, so that none
  * falls below zero; a share that would is found again in a smaller set.
  * @param wanted CIELAB of the colour wanted

@@ -23,7 +23,7 @@ function contained(components: readonly InMix[], shelf: Shelf, beneath: readonly
 }
 
 /**
- * Warnings about some components as one batch, wherever they were stirred in: recipe, loosening or a left-over (MODELS
+ * Warnings about some components as one batch, wherever they were stirred in: recipe, loosening or a left-over (models.md,
  * M5). A label's range is held against all there is of that ink in the mix.
  */
 export function componentWarnings(family: InkFamily, components: readonly InMix[], shelf: Shelf): string[] {

@@ -10,7 +10,7 @@ export interface Film {
 }
 
 /**
- * Every overlap of some layers on a paper (MODELS M7), laid in the given order.
+ * Every overlap of some layers on a paper (models.md, M7), laid in the given order.
  * @param paper the paper's reflectance
  * @param films one for each layer
  * @param order indices of the films, first laid first

@@ -1,5 +1,5 @@
 /**
- * Recipes by weight (MODELS M5). Fractions are of the whole mix and add up to 1; weights are in any one unit.
+ * Recipes by weight (models.md, M5). Fractions are of the whole mix and add up to 1; weights are in any one unit.
  */
 
 /** How far shares may miss 1 and still be taken as rounding. */

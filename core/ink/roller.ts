@@ -21,7 +21,7 @@ export interface RollerFit {
 export const rollerMargin = 10
 
 /**
- * How a roller fits a block rolled along its `length` (MODELS M9).
+ * How a roller fits a block rolled along its `length` (models.md, M9).
  * @param across width of the block across the roller's way, @param length its length along it, mm
  */
 export function rollerFit(roller: Pick<Roller, 'width' | 'diameter'>, across: number, length: number): RollerFit {

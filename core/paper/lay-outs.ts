@@ -3,7 +3,7 @@ import { type Across, type Part, Parts, type Tear } from './parts'
 import { Points, sidesAfter } from './points'
 
 /**
- * The most equal pieces that tears right across the part in hand can give, and of all such lay-outs the best (MODELS M2).
+ * The most equal pieces that tears right across the part in hand can give, and of all such lay-outs the best (models.md, M2).
  *
  * Lengths here are whole units of 0.1 µm, so that sums of sixteenths of an inch compare exactly; areas stay below 2^53.
  *

@@ -64,7 +64,7 @@ const empty = (reason: string): TearPlan => ({
 
 /**
  * How to tear one large sheet: the exact most pieces over all lay-outs of straight tears, and of those the most wanted
- * deckles, then the fewest tears, then the largest single offcut (MODELS M2).
+ * deckles, then the fewest tears, then the largest single offcut (models.md, M2).
  * @param progress told now and then how many parts of the sheet were looked at
  * @returns lengths in mm; 0 pieces and the reason when nothing fits
  */

@@ -7,7 +7,7 @@ function moments({ passed, rejected }: BetaRate, most: number): number[] {
   return found
 }
 
-/** What is to be expected of a stack (MODELS M3), on the mean. */
+/** What is to be expected of a stack (models.md, M3), on the mean. */
 export interface Expected {
   /** Sheets that each layer will be pulled on, in order. */
   pulls: number[]

@@ -112,7 +112,7 @@ function before(
 
 /**
  * The chance of reaching what is needed by the number of sheets that come to the first layer, for 0 … `most` in place of
- * those that wait for it (MODELS M3). Given p the sheets of each layer are independent; each step is reckoned backward,
+ * those that wait for it (models.md, M3). Given p the sheets of each layer are independent; each step is reckoned backward,
  * and the whole is averaged over p by quadrature.
  * @throws RangeError when more than 600 sheets would take part
  */

@@ -46,7 +46,7 @@ function basis(
 const none: Passes = { passed: 0, rejected: 0 }
 
 /**
- * The pass rate of one layer (MODELS M3): a guess, the printer's or the usual one, and past pulls of this method and
+ * The pass rate of one layer (models.md, M3): a guess, the printer's or the usual one, and past pulls of this method and
  * kind of work, the printer's own when there are fifty of them, else the room's.
  * @param record the shop's past without this edition
  * @param own this edition's own pulls so far

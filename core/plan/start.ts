@@ -36,7 +36,7 @@ export function fewestSheets(chances: Float64Array, needed: number, confidence: 
   return found < 0 ? null : found
 }
 
-/** How many sheets to start for 80, 90 and 95 %, with the curve they were read from (MODELS M3). */
+/** How many sheets to start for 80, 90 and 95 %, with the curve they were read from (models.md, M3). */
 export function startAnswers(course: StartCourse): StartAnswers {
   const { needed } = course
   if (needed > mostSheets)

@@ -9,7 +9,7 @@ export interface StatedRate {
   pulls: number
 }
 
-/** Shares that pass before anything is known here (MODELS M3). */
+/** Shares that pass before anything is known here (models.md, M3). */
 export const usualRates: Record<Work, number> = {
   press: 0.92,
   'small hand work': 0.92,

@@ -19,7 +19,7 @@ const grain = 100
 const inGrains = (mm: number) => Math.round(mm * grain)
 
 /**
- * The cards nearest to a thickness (MODELS M10): exact over every choice the drawer allows, at 0.01 mm; of two equally near the
+ * The cards nearest to a thickness (models.md, M10): exact over every choice the drawer allows, at 0.01 mm; of two equally near the
  * thinner, then the one of fewest cards.
  * @param missing what the packing lacks, mm
  */

@@ -73,7 +73,7 @@ function telling(tests: readonly ProofTest[], quantity: Quantity): ProofTest[] {
 }
 
 /**
- * Where the right setting lies, by what was judged (MODELS M10). What was right on newsprint is the good paper's first lower
+ * Where the right setting lies, by what was judged (models.md, M10). What was right on newsprint is the good paper's first lower
  * bound; nothing else of newsprint counts for it.
  */
 export function bracketOf(tests: readonly ProofTest[], quantity: Quantity): Bracket {

@@ -11,7 +11,7 @@ export interface Section {
 }
 
 /**
- * Why this must not go under a roller, or null (CRAFT section 5): a roller rests on a line, so whatever stands above its
+ * Why this must not go under a roller, or null (craft.md, Care): a roller rests on a line, so whatever stands above its
  * neighbour, a pin or the edge of a packing that ends over the block, takes the whole load.
  */
 export function edgeFault(kind: PressKind, { block, packing, pins }: Section): string | null {

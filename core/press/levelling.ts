@@ -14,7 +14,7 @@ export interface Support extends OnPlaten {
 const level = 0.03
 
 /**
- * Where a platen wants support (CRAFT step 2): pressure tilts towards the centroid of what prints, and a piece of printing height
+ * Where a platen wants support (craft.md, step 2): pressure tilts towards the centroid of what prints, and a piece of printing height
  * on the other side levels it. Its area times its distance equals the print's.
  * @param area that prints, mm², @param centre its centroid, @param bed the platen
  * @returns null where it is level without

@@ -1,5 +1,5 @@
 /**
- * Screws of a press (MODELS M10). Lengths in mm. A screw is counted upwards from its own zero: the height at which it was found to
+ * Screws of a press (models.md, M10). Lengths in mm. A screw is counted upwards from its own zero: the height at which it was found to
  * touch, with what lay on the bed then.
  */
 

@@ -1,4 +1,4 @@
-/** How far a block stands proud of the rim around it: least, as a rule, most, mm (MODELS M10). */
+/** How far a block stands proud of the rim around it: least, as a rule, most, mm (models.md, M10). */
 export const proud = { least: 0.2, usual: 0.3, most: 0.5 }
 
 /**

@@ -8,7 +8,7 @@ export interface FaultLine {
   causes: Cause[]
 }
 
-/** As printers of relief tell it, before a studio says otherwise (CRAFT section 4). */
+/** As printers of relief tell it, before a studio says otherwise (craft.md, Faults). */
 export function usualLine(fault: string): FaultLine {
   return {
     fault,

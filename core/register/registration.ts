@@ -28,7 +28,7 @@ export interface Pin {
   height: number | null
 }
 
-/** How paper meets block, given as the finished print is seen from the front (MODELS M13). mm, degrees. */
+/** How paper meets block, given as the finished print is seen from the front (models.md, M13). mm, degrees. */
 export interface RegisterPlan {
   sheet: { width: number; height: number }
   /** Edge of the block or its mount, before it is turned. */

@@ -41,7 +41,7 @@ const aHair = 1e-9
 const mostPulls = 600
 
 /**
- * Whether somebody will be done by the bell (MODELS M19): the pulls that fit, capped by the sheets in hand, each good at
+ * Whether somebody will be done by the bell (models.md, M19): the pulls that fit, capped by the sheets in hand, each good at
  * the rate that M3 knows; and the least that lifts the chance to the share asked for.
  * @param wanted 0 to 1
  */

@@ -34,7 +34,7 @@ export interface ChangeOver {
 export const noChange: ChangeOver = { wash: 0, screws: 0, packing: 0 }
 
 /**
- * What has to be done at a press between one run and the next (MODELS M20): the same ink needs no wash, a darker one of the
+ * What has to be done at a press between one run and the next (models.md, M20): the same ink needs no wash, a darker one of the
  * same family less; then the screws by their turns, and the packing by its pieces.
  */
 export function changeOver(from: RunAtPress, to: RunAtPress): ChangeOver {
@@ -62,7 +62,7 @@ function packingBetween(from: RunAtPress, to: RunAtPress): number {
   return moved * guessed.card
 }
 
-/** A gap so many times as long as guessed is a pause, as between pulls (MODELS M11). */
+/** A gap so many times as long as guessed is a pause, as between pulls (models.md, M11). */
 const pauseTimes = 3
 /** The guess weighs as much as so many change-overs that came as guessed. */
 const guessCount = 3

@@ -27,7 +27,7 @@ export interface Gate {
 }
 
 /**
- * What a gate asks before the block is cut further (MODELS M3).
+ * What a gate asks before the block is cut further (models.md, M3).
  * @param place of the layer among the edition's, from 0
  */
 export function gateOf(stack: Stack, place: number, plan: Reckoning, record: ShopRecord, confidence: number): Gate {

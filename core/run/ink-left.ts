@@ -22,7 +22,7 @@ export interface InkLeft {
 }
 
 /**
- * The remainder reckoned from pulls (MODELS M4): a weighing is a fact and settles it; a reckoning never enters the ledger.
+ * The remainder reckoned from pulls (models.md, M4): a weighing is a fact and settles it; a reckoning never enters the ledger.
  * @param perPull what one pull takes, handling and wiping included, mg
  */
 export function inkLeft(batch: Batch, state: EditionState, perPull: number): InkLeft {

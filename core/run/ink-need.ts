@@ -52,7 +52,7 @@ function courseAnew(state: EditionState, plan: EditionPlan, record: ShopRecord, 
   return courseFrom(startCourse(plan, layers, record, null), start)
 }
 
-/** What a layer still prints: the mean of the sheets that will reach it (MODELS M3), not all that are alive. */
+/** What a layer still prints: the mean of the sheets that will reach it (models.md, M3), not all that are alive. */
 export function pullsToCome(
   state: EditionState,
   layerId: string,
@@ -118,7 +118,7 @@ export function blockOf(state: EditionState, layer: Layer) {
 }
 
 /**
- * How much ink each zone of a layer takes (MODELS M4).
+ * How much ink each zone of a layer takes (models.md, M4).
  * @param pulls what it still takes, or what another reckoning says
  */
 export function inkNeed(

@@ -35,7 +35,7 @@ export interface ZoneStanding {
   isShort: boolean
 }
 
-/** The inks a layer still prints with, each beside what it still takes (MODELS M4); zones without a batch are left out. */
+/** The inks a layer still prints with, each beside what it still takes (models.md, M4); zones without a batch are left out. */
 export function inkStanding(state: EditionState, layerId: string, room: InkRoom): ZoneStanding[] {
   const layer = layerOf(state, layerId)
   if (!layer) return []

@@ -43,7 +43,7 @@ interface Way {
 }
 
 /**
- * The order of a day's runs that is over soonest, and of those the one with the fewest minutes of changing over (MODELS
+ * The order of a day's runs that is over soonest, and of those the one with the fewest minutes of changing over (models.md,
  * M20): exact, by dynamic programming over the runs done and the last of them. To have been done sooner is never worse for
  * what follows, nor is to have changed over less; ways that are neither are given up.
  * @returns null when no order fits into the day, or there are more than 12 runs

@@ -120,7 +120,7 @@ export function chanceFor(stack: Stack, plan: Reckoning, record: ShopRecord): Ch
 }
 
 /**
- * Where a run stands. The pass rate is the guess updated by the shop's past and this edition's own pulls (MODELS M3);
+ * Where a run stands. The pass rate is the guess updated by the shop's past and this edition's own pulls (models.md, M3);
  * warm-up, proofs and void pulls are left out, and doubtful sheets count as alive.
  * @param record the shop's past without this edition
  */

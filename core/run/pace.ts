@@ -2,7 +2,7 @@
 export const pacePulls = 9
 
 /**
- * Minutes a pull takes, from when the last pulls happened (MODELS M11): of the last eight intervals those over three
+ * Minutes a pull takes, from when the last pulls happened (models.md, M11): of the last eight intervals those over three
  * times their median are pauses; the median of the rest.
  * @param times when each pull happened, milliseconds, in order
  * @returns minutes, or null with fewer than two pulls

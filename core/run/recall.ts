@@ -53,7 +53,7 @@ export interface RecallCard {
   block: string[]
 }
 
-/** A page for one layer, from its standard where there is one, else from what is in force (CRAFT step 9). */
+/** A page for one layer, from its standard where there is one, else from what is in force (craft.md, step 9). */
 export function recallOf(state: EditionState, layerId: string, room: RoomKnown): RecallCard | null {
   const layer = layerOf(state, layerId)
   if (!layer) return null

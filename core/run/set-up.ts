@@ -48,7 +48,7 @@ export function screwsOf({ pitch, divisions, travel, span }: PressAtHand): Screw
 }
 
 /**
- * How a press is set for a stack (MODELS M10).
+ * How a press is set for a stack (models.md, M10).
  * @param nip how far below the stack the gap is set, mm
  */
 export function setUpFor(press: PressAtHand, stack: Stack, nip: number): SetUp {

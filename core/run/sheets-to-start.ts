@@ -35,7 +35,7 @@ export function startCourse(plan: Started, layers: number, record: ShopRecord, p
   }
 }
 
-/** The sheets to start: the printer's own number, or else the fewest for the room's usual confidence (MODELS M3). */
+/** The sheets to start: the printer's own number, or else the fewest for the room's usual confidence (models.md, M3). */
 export function sheetsToStart(
   plan: Started,
   layers: number,

@@ -24,7 +24,7 @@ const spoken: Record<TaskKind, string> = {
 const worthTelling = 8 * 60
 
 /**
- * The critical chain in words (MODELS M17), a part for each thing that holds the rest up: “the second layer’s drying until
+ * The critical chain in words (models.md, M17), a part for each thing that holds the rest up: “the second layer’s drying until
  * Thursday 12 November”, “the long press, taken by Kettle until …”. Tasks of one kind that follow one another are one part.
  */
 export function chainWords(

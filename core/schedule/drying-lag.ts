@@ -20,7 +20,7 @@ export const quarters = (minutes: number): number => Math.ceil(minutes / 15) * 1
 /** What a layer is taken for while the edition has none. */
 const planned = newLayer({ layerId: '', name: '', blocks: [], zones: [] })
 
-/** Minutes by the clock after the last pull of a layer (MODELS M12, M17). */
+/** Minutes by the clock after the last pull of a layer (models.md, M12, M17). */
 export interface DryingLag {
   /** What comes next waits so long: until it is fit to be printed on, at the slow end; the last layer until it is fit to be stacked. */
   wait: number

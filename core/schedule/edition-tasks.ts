@@ -49,7 +49,7 @@ export function layerWords(number: number, of: number): string {
 /** What a layer is called by while it is planned and not added. */
 export const plannedLayer = (number: number): string => `layer ${number}`
 
-/** What is still to be done for an edition, each with what must be over before it (MODELS M17). */
+/** What is still to be done for an edition, each with what must be over before it (models.md, M17). */
 export function editionTasks(state: EditionState, around: Around): EditionTask[] {
   return new EditionTasks(state, around).all()
 }

@@ -19,7 +19,7 @@ export interface FinishingTask {
 }
 
 /**
- * The work after the press in batches (MODELS M17): prints are parted so that no step of a batch takes longer than one
+ * The work after the press in batches (models.md, M17): prints are parted so that no step of a batch takes longer than one
  * goes on, and every batch takes the steps in turn, dry between two.
  * @param prints that will come from the press, while not all are printed
  * @param most minutes one goes on

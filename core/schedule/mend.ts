@@ -15,7 +15,7 @@ export interface Mend {
   isInTime: boolean
 }
 
-/** A drier within its label's range halves the hours (MODELS M12). */
+/** A drier within its label's range halves the hours (models.md, M12). */
 const drierShare = 0.5
 /** Fewer prints than these are another edition. */
 const leastShare = 0.3
@@ -24,7 +24,7 @@ const leastShare = 0.3
 const byPrint: ReadonlySet<TaskKind> = new Set(['tear', 'pull', 'lay', 'finish', 'curate', 'sign'])
 
 /**
- * What would mend an edition that is late (MODELS M17): each remedy tried by itself, with every other edition planned beside
+ * What would mend an edition that is late (models.md, M17): each remedy tried by itself, with every other edition planned beside
  * it. What helps nothing is left out.
  * @param pressIds presses it could be printed at
  */

@@ -10,7 +10,7 @@ export interface RackNeed {
 
 /**
  * How many sheets lie in the racks at once at the most, by a timetable: each from its pull until it is dry at the slow end
- * (MODELS M17), beside what lies there already. More than the racks hold only where one run alone is more, or is booked.
+ * (models.md, M17), beside what lies there already. More than the racks hold only where one run alone is more, or is booked.
  */
 export function mostInRacks(
   tasks: readonly EditionTask[],

@@ -21,7 +21,7 @@ export interface Link extends Placed {
 }
 
 /**
- * The critical chain of an edition (MODELS M17): from its last task back to what nothing held, each with what it waited
+ * The critical chain of an edition (models.md, M17): from its last task back to what nothing held, each with what it waited
  * for. What was free before the room opened again waited for the hours alone; the chain goes on with what was over last.
  * @returns first to last; empty when nothing of the edition is placed
  */

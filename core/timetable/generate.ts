@@ -3,7 +3,7 @@ import { firstFit, type Span, takeOut, without } from './spans'
 import type { Calendar, Placed, Task, Timetable } from './task'
 
 /**
- * Serial schedule generation (MODELS M17): tasks in the order given, each at the first moment at which what it needs is free,
+ * Serial schedule generation (models.md, M17): tasks in the order given, each at the first moment at which what it needs is free,
  * the racks hold its sheets until they are dry, and what comes before it is over. A task stands in the order behind those before it, or is placed once they are. What is booked
  * stands where it is booked, and nothing else is placed there.
  * @param order ids of all tasks

@@ -3,7 +3,7 @@ import type { Calendar, Task } from './task'
 
 /**
  * The latest moment at which each task may begin so that all that is due is over in time, each taken by itself: from the due
- * days back (MODELS M17). Without a due day behind it a task has none; one that cannot be in time at all has the earliest
+ * days back (models.md, M17). Without a due day behind it a task has none; one that cannot be in time at all has the earliest
  * there is, since it is the most pressing.
  */
 export function latestStarts(tasks: readonly Task[], calendar: Calendar): Map<string, number> {

@@ -54,7 +54,7 @@ const shape = new RegExp(
 )
 
 /**
- * Read a length as printers write it (MODELS M1): `216`, `216 mm`, `21,6cm`, `8.5 in`, `8 1/2"`, `8-1/2`, `¾ in`.
+ * Read a length as printers write it (models.md, M1): `216`, `216 mm`, `21,6cm`, `8.5 in`, `8 1/2"`, `8-1/2`, `¾ in`.
  * A bare number takes `unit`; a bare fraction is inches.
  * @returns mm, or a refusal that repeats what was typed
  */
@@ -102,7 +102,7 @@ function figure(mm: number, unit: LengthUnit): { text: string; moved: boolean } 
 }
 
 /**
- * A length as it is read off a ruler (MODELS M1): `216.5 mm`, `8 7/16"`, with ≈ when rounding moved it by more than 0.1 mm.
+ * A length as it is read off a ruler (models.md, M1): `216.5 mm`, `8 7/16"`, with ≈ when rounding moved it by more than 0.1 mm.
  * @param mm zero or more
  */
 export function showLength(mm: number, unit: LengthUnit): string {

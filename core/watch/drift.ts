@@ -1,4 +1,4 @@
-/** A Bernoulli CUSUM laid out for one planned share of pulls that are not good (MODELS M11). */
+/** A Bernoulli CUSUM laid out for one planned share of pulls that are not good (models.md, M11). */
 export interface DriftDesign {
   planned: number
   /** The share it is meant to notice. */

@@ -60,7 +60,7 @@ function happenings(state: EditionState, layerId: string): Happened[] {
 }
 
 /**
- * Watch the run of a layer (MODELS M11): warm-up and proofs are left out, doubtful counts as not good. The score of drift
+ * Watch the run of a layer (models.md, M11): warm-up and proofs are left out, doubtful counts as not good. The score of drift
  * is started anew by whatever was changed after it had spoken; the ink's trend by any change.
  */
 export function watchRun(state: EditionState, layerId: string, by: WatchedBy): RunWatch {

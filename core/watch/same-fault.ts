@@ -1,4 +1,4 @@
-/** The plain rule beside the score: the same fault on three of the last five pulls (MODELS M11). */
+/** The plain rule beside the score: the same fault on three of the last five pulls (models.md, M11). */
 export const ofLast = 5
 export const timesAlike = 3
 

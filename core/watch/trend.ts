@@ -1,4 +1,4 @@
-/** Weight of the newest grade, and how many spreads of the average make a warning (MODELS M11). */
+/** Weight of the newest grade, and how many spreads of the average make a warning (models.md, M11). */
 const weight = 0.3
 const spreads = 2.7
 /** Grades that must be known before their own spread replaces 1. */

@@ -11,7 +11,7 @@ export interface Yield {
 const z = 1.959963984540054
 
 /**
- * Yield with its Wilson 95 % interval (MODELS M11), which stays inside 0 to 1 and is honest for few pulls.
+ * Yield with its Wilson 95 % interval (models.md, M11), which stays inside 0 to 1 and is honest for few pulls.
  * @param good pulls that are good
  * @param of pulls judged
  * @returns null while nothing was pulled

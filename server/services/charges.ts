@@ -30,7 +30,7 @@ interface Only {
   batches: readonly string[]
 }
 
-/** Everything that was ever used, over those days at least (MODELS M18). */
+/** Everything that was ever used, over those days at least (models.md, M18). */
 async function everyLine(
   room: Pressroom,
   span: Span,
@@ -51,7 +51,7 @@ async function everyLine(
 }
 
 /**
- * Who owes what for some days of the room (MODELS M18): paper, ink, press time as the ledger tells them and what was typed; each
+ * Who owes what for some days of the room (models.md, M18): paper, ink, press time as the ledger tells them and what was typed; each
  * line with the statement it was settled by. What the room uses itself is told at cost, and owed by nobody.
  * @param days the first and the last of them
  * @param personId whose lines alone, or null for everybody's

@@ -26,7 +26,7 @@ interface Booked extends Span {
 }
 
 /**
- * For each press the order of a day's runs that changes over least (MODELS M20): only one's own are moved, staff move
+ * For each press the order of a day's runs that changes over least (models.md, M20): only one's own are moved, staff move
  * everybody's, and what is kept to its hour stays.
  * @param day the day, in minutes since 1970
  * @param now what began before stays where it is
