@@ -3,6 +3,7 @@ import vuetify from 'vite-plugin-vuetify'
 
 const decorators = { compilerOptions: { experimentalDecorators: true } }
 const core = fileURLToPath(new URL('./core', import.meta.url))
+const leftOut = fileURLToPath(new URL('./app/left-out.ts', import.meta.url))
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -39,13 +40,19 @@ export default defineNuxtConfig({
   build: { transpile: ['vuetify'] },
   // Files are served before any middleware of ours.
   routeRules: { '/**': { headers: { 'x-content-type-options': 'nosniff' } } },
-  experimental: { appManifest: false },
+  experimental: {
+    appManifest: false,
+    // The service worker keeps every page; a link that comes into sight need not fetch its page once more.
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+  },
   hooks: {
     'vite:extendConfig': (config) => {
       ;(config as { plugins: unknown[] }).plugins.push(vuetify({ autoImport: true }))
     },
   },
   vite: {
+    // For pages and drawings turned into PDF: ours are written line by line.
+    resolve: { alias: { html2canvas: leftOut, canvg: leftOut, dompurify: leftOut } },
     esbuild: { tsconfigRaw: decorators },
     build: {
       cssMinify: 'lightningcss',

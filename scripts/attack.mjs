@@ -1,7 +1,4 @@
-import { join } from 'node:path'
-import { createJiti } from 'jiti'
-import { root } from './ready.mjs'
+import { load } from './load.mjs'
 
 /** The hostile requests of the tests, for the long runs. */
-const jiti = createJiti(import.meta.url)
-export const { dice, hostile, send } = await jiti.import(join(root, 'tests/fixtures/hostile.ts'))
+export const { dice, hostile, send } = await load('tests/fixtures/hostile.ts')

@@ -1,7 +1,7 @@
 import { join, resolve } from 'node:path'
 import { existsSync } from 'node:fs'
-import { createJiti } from 'jiti'
-import { ensurePackages, root, stop } from './ready.mjs'
+import { load } from './load.mjs'
+import { ensurePackages, stop } from './ready.mjs'
 
 // A whole copy of the room, made while the server runs or not: `npm run backup`.
 
@@ -9,8 +9,7 @@ ensurePackages()
 const data = resolve(process.env.AMPLE_TALLY_DATA || 'data')
 if (!existsSync(join(data, 'ledger.sqlite')))
   stop(`There is no pressroom in ${data}. Name its folder in AMPLE_TALLY_DATA.`)
-const jiti = createJiti(import.meta.url, { alias: { '#core': join(root, 'core'), '#shared': join(root, 'shared') } })
-const { backUp } = await jiti.import(join(root, 'server/services/back-up.ts'))
+const { backUp } = await load('server/services/back-up.ts')
 try {
   const { folder, note } = await backUp(data)
   console.info(`${note.events} events and ${note.pictures.length} pictures are in ${folder}.`)

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { createJiti } from 'jiti'
-import { ensurePackages, root, stop } from './ready.mjs'
+import { load } from './load.mjs'
+import { ensurePackages, stop } from './ready.mjs'
 
 // Bring a backup back: `npm run restore -- data/backups/2026-11-25T23-10-04Z`. Stop the server first.
 
@@ -22,8 +22,7 @@ if (!given) {
 }
 const backup = existsSync(given) ? resolve(given) : join(backups, given)
 if (!existsSync(backup)) stop(`There is no folder ${given}. Nothing was changed.`)
-const jiti = createJiti(import.meta.url, { alias: { '#core': join(root, 'core'), '#shared': join(root, 'shared') } })
-const { restore } = await jiti.import(join(root, 'server/services/restore.ts'))
+const { restore } = await load('server/services/restore.ts')
 try {
   const { events, made, replaced, remarks } = await restore(backup, data)
   console.info(`The backup of ${new Date(made).toLocaleString('en-GB')} is back in ${data}: ${events} events.`)

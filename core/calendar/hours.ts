@@ -1,6 +1,6 @@
-import { DateTime } from 'luxon'
 import { merged, type Span, without } from '../timetable/spans'
 import { minuteOfLocal } from '../time/room-clock'
+import { dayOf, daysAfter, type RoomDay, weekdayOf } from '../time/room-day'
 import type { Closure, RoomHours } from './state'
 
 interface Times extends RoomHours {
@@ -42,22 +42,17 @@ const spansOf = (closures: readonly Closure[], zone: string): Span[] =>
 
 function openByTheWeek({ hours, timeZone: zone }: RoomHours, { from, to }: Span): Span[] {
   const spans: Span[] = []
+  const last = dayOf(to * 60_000, zone)
   // The day before too: its night may reach into the first.
-  let day = DateTime.fromMillis(from * 60_000, { zone })
-    .startOf('day')
-    .minus({ days: 1 })
-  for (; day.toMillis() < to * 60_000; day = day.plus({ days: 1 })) {
+  for (let day = daysAfter(dayOf(from * 60_000, zone), -1); day <= last; day = daysAfter(day, 1)) {
     for (const { weekday, from: opens, until } of hours) {
-      if (weekday !== day.weekday) continue
-      const begun = onDay(day, opens)
-      const end = onDay(until <= opens ? day.plus({ days: 1 }) : day, until)
+      if (weekday !== weekdayOf(day)) continue
+      const begun = onDay(day, opens, zone)
+      const end = onDay(until <= opens ? daysAfter(day, 1) : day, until, zone)
       spans.push({ from: Math.max(from, begun), to: Math.min(to, end) })
     }
   }
   return merged(spans)
 }
 
-function onDay(day: DateTime, clock: string): number {
-  const [hour, minute] = clock.split(':').map(Number) as [number, number]
-  return Math.round(day.set({ hour, minute }).toMillis() / 60_000)
-}
+const onDay = (day: RoomDay, clock: string, zone: string): number => minuteOfLocal(`${day}T${clock}`, zone)!

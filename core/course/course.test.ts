@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { plan } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { samples } from '../../tests/fixtures/requests'
 import type { EditionState } from '../edition/state'
 import type { Role } from '../ground/envelope'

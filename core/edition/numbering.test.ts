@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { plan, PressTable } from '../../tests/fixtures/press-table'
+import { PressTable } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { allocate, candidatesFor, inOrder } from './allocate'
 import { numberAsWritten, pencilLine, roman } from '../print/pencil-line'
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { PressTable, plan } from '../../tests/fixtures/press-table'
+import { PressTable } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { goal } from '../plan/plan'
 import { countEdition } from './count'
 import { isWaiting, mayTake } from './stack'

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { plan, PressTable } from '../../tests/fixtures/press-table'
+import { PressTable } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { artistProofWarning, type EditionPlan, goal } from '../plan/plan'
 import { emptyStudio } from '../stores/studio/state'
 import { setupInForce } from './layer'

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { PressTable, plan } from '../../tests/fixtures/press-table'
+import { PressTable } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { samples } from '../../tests/fixtures/requests'
 import type { Role } from '../ground/envelope'
 import type { BlockEnd } from '../print/block-end'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { plan } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import type { Happening } from '../ground/envelope'
 import { evolve, fold } from '../house/streams'
 import { countEdition } from './count'

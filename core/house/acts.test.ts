@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { type Context, type Role, roles } from '../ground/envelope'
 import { actOf, acts, eventOf } from './acts'
 import { emptyEdition } from '../edition/state'
-import { plan } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { mayDo } from '../../tests/fixtures/rights'
 import { decide } from './streams'
 

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { openToOthers } from '../../tests/fixtures/anothers'
-import { plan } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { samples } from '../../tests/fixtures/requests'
 import { tornRight } from '../../tests/fixtures/torn'
 import type { BlockState } from '../stores/block/state'

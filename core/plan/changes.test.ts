@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { plan } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { planChanges } from './changes'
 
 describe('two versions of a plan', () => {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { PressTable, plan } from '../../tests/fixtures/press-table'
+import { PressTable } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { minuteOf } from '../time/instant'
 import { minuteOfLocal } from '../time/room-clock'
 import { emptyCalendar } from '../calendar/state'

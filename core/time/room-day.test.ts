@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { DateTime } from 'luxon'
 import { describe, expect, it } from 'vitest'
-import { minuteOfLocal, noonOf, spanOfDays } from './room-clock'
+import { isSkipped, localOf, minuteOfLocal, momentWords, noonOf, spanOfDays } from './room-clock'
 import { dayOf, daysAfter, daysBetween, hourOf, weekdayOf } from './room-day'
 import { isZone } from './zone'
 
@@ -73,8 +73,35 @@ describe('days', () => {
     }
   })
 
+  it('and times by the room’s clock are those of another calendar, clocks changing or not', () => {
+    const minutes = fc.integer({ min: Date.UTC(1975, 0, 1) / 60_000, max: Date.UTC(2120, 0, 1) / 60_000 })
+    // An hour around the changes of some years: never, once or twice.
+    const changing = fc
+      .tuple(
+        fc.integer({ min: 2000, max: 2035 }),
+        fc.constantFrom([2, 29], [9, 25], [3, 5], [10, 1], [2, 8]),
+        fc.nat(4 * 60),
+      )
+      .map(([year, [month, day], later]) => Date.UTC(year, month, day + (later % 7)) / 60_000 + later)
+    fc.assert(
+      fc.property(fc.oneof(minutes, changing), fc.constantFrom(...zones), (face, zone) => {
+        const local = new Date(face * 60_000).toISOString().slice(0, 16)
+        const there = DateTime.fromISO(local, { zone })
+        const minute = minuteOfLocal(local, zone)!
+        expect(localOf(minute, zone)).toBe(there.toFormat("yyyy-MM-dd'T'HH:mm"))
+        expect(there.toMillis() / 60_000 - minute).toBeOneOf([0, 60, 30])
+        expect(momentWords(minute, zone)).toBe(there.setLocale('en-GB').toFormat('cccc d LLLL, HH:mm'))
+        expect(isSkipped(local, zone)).toBe(localOf(minute, zone) !== local)
+        // Of two times that show the same it is the first.
+        for (const sooner of [30, 60]) expect(localOf(minute - sooner, zone)).not.toBe(local)
+      }),
+      { numRuns: 2000 },
+    )
+  })
+
   it('have an hour that never comes: a time in it is the one an hour later', () => {
     expect(minuteOfLocal('2026-03-29T02:30', 'Europe/Oslo')).toBe(minuteOfLocal('2026-03-29T03:30', 'Europe/Oslo'))
-    expect(minuteOfLocal('2026-02-31', 'Europe/Oslo')).toBeNull()
+    for (const no of ['2026-02-31', '2026-02-31T10:00', '2026-W49-2', '2026-335', '2026-12-24T25:00', 'soon', ''])
+      expect(minuteOfLocal(no, 'Europe/Oslo'), no).toBeNull()
   })
 })

@@ -44,6 +44,12 @@ function shown(time: number, zone: Zone): string {
   return text
 }
 
+/** By how much the zone's clock is ahead of UTC at a time, ms: changes fall on quarters of an hour. */
+export function aheadAt(time: number, zone: Zone): number {
+  const quarter = Math.floor(time / steady) * steady
+  return Date.parse(`${shown(quarter, zone).replace(' ', 'T')}:00.000Z`) - quarter
+}
+
 const timeOf = (at: Instant | number): number => (typeof at === 'number' ? at : Date.parse(at))
 
 /** The day a moment falls on in the room. @param at an instant, or ms since 1970 */

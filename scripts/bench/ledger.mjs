@@ -1,10 +1,6 @@
-import { fileURLToPath } from 'node:url'
-import { createJiti } from 'jiti'
+import { load } from '../load.mjs'
 import { v7 } from 'uuid'
 import { plan, torn } from './requests.mjs'
-
-const at = (path) => fileURLToPath(new URL(path, import.meta.url))
-const jiti = createJiti(import.meta.url, { alias: { '#core': at('../../core'), '#shared': at('../../shared') } })
 
 /**
  * Append valid events in bulk: so many editions of so many sheets and layers each, through the same `decide`, `evolve` and hash
@@ -26,12 +22,12 @@ export async function fillLedger(
   onward = () => {},
   before = () => {},
 ) {
-  const { openConnections } = await jiti.import(at('../../server/database/connections.ts'))
-  const { migrate } = await jiti.import(at('../../server/database/migrations.ts'))
-  const { chainStart, eventHash, lastPosition, toRow } = await jiti.import(at('../../server/database/events.ts'))
-  const { chainHead } = await jiti.import(at('../../server/database/heads.ts'))
-  const { rebuildSummaries } = await jiti.import(at('../../server/database/summaries.ts'))
-  const { decide, evolve, emptyState, statesFor } = await jiti.import(at('../../core/house/streams.ts'))
+  const { openConnections } = await load('server/database/connections.ts')
+  const { migrate } = await load('server/database/migrations.ts')
+  const { chainStart, eventHash, lastPosition, toRow } = await load('server/database/events.ts')
+  const { chainHead } = await load('server/database/heads.ts')
+  const { rebuildSummaries } = await load('server/database/summaries.ts')
+  const { decide, evolve, emptyState, statesFor } = await load('core/house/streams.ts')
   const db = await openConnections(folder)
   await migrate(db.writer)
   let position = await lastPosition(db.reader)

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { plan } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { newFolder } from '../../tests/fixtures/server'
 import type { EditionState } from '#core/edition/state'
 import type { Command } from '#core/house/streams'

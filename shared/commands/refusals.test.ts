@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { plan } from '../../tests/fixtures/press-table'
+import { plan } from '../../tests/fixtures/plan'
 import { samples } from '../../tests/fixtures/requests'
 import { check } from '../check'
 import { CommandRequest } from './envelope'

@@ -7,7 +7,7 @@ import type { OrdersReply } from '#shared/replies/office'
 import type { ScaleReading } from '#shared/replies/replies'
 import { readStores } from '../fixtures/stores'
 import { Client } from '../fixtures/client'
-import { plan } from '../fixtures/press-table'
+import { plan } from '../fixtures/plan'
 import { samples } from '../fixtures/requests'
 import { Server } from '../fixtures/server'
 

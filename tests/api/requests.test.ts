@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { Client } from '../fixtures/client'
 import type { EditionsReply, FloorReply } from '#shared/replies/replies'
-import { plan } from '../fixtures/press-table'
+import { plan } from '../fixtures/plan'
 import { Server } from '../fixtures/server'
 
 let server: Server

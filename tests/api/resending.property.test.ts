@@ -7,7 +7,7 @@ import { lotDefaults } from '#core/stores/lot/state'
 import { type Connections, openConnections } from '../../server/database/connections'
 import { migrate } from '../../server/database/migrations'
 import { Ledger, type Submission } from '../../server/services/ledger'
-import { plan } from '../fixtures/press-table'
+import { plan } from '../fixtures/plan'
 import { newFolder } from '../fixtures/server'
 
 let db: Connections
