@@ -11,7 +11,7 @@ export interface Hearing {
    * An event that is stored. One's own come with the answer to the act, before others that stand before them; those come
    * once more with everybody's.
    */
-  stored?: (event: SentEvent, isOwn: boolean) => void
+  stored: (event: SentEvent, isOwn: boolean) => void
   /** Too much was missed to say what changed up to a position. */
   reload?: (position: number) => void
   /** A stream became this person's, or ceased to be: what is held of it was cut otherwise. */
@@ -90,7 +90,7 @@ export const useLive = defineStore('live', () => {
       return false
     }
     session.seenStored(event.commandId)
-    for (const { stored } of hearings) stored?.(readable, isOwn)
+    for (const { stored } of hearings) stored(readable, isOwn)
     return true
   }
 

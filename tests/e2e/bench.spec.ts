@@ -135,6 +135,10 @@ test('a server that was started anew leaves each station the sheets that lie the
   const anew = Promise.all([handed(page), handed(other)])
   const again = await Server.start({ folder: server.folder, port: server.port, demo: true })
   expect(await anew).toEqual([before, beside])
+  // Asked once, not with all that is heard from then on.
+  const asked: string[] = []
+  for (const station of [page, other])
+    station.on('request', (request) => request.url().endsWith('/hand-out') && asked.push(request.url()))
   await other.keyboard.press(' ')
   await page.keyboard.press(' ')
   await expect(page.getByText('every pull stored', { exact: true })).toBeVisible()

@@ -35,12 +35,13 @@ onMounted(async () => {
 })
 watch(bench.layerId, (layerId) => void edition.askForSheet(layerId))
 /** A server that was started anew knows nothing of what it handed out. */
-const unhear = useLive().hear({
-  connected: () => {
-    if (edition.handOut) void edition.askForSheet(bench.layerId.value, edition.handOut.sheetIds)
+const live = useLive()
+watch(
+  () => live.connected,
+  (isConnected) => {
+    if (isConnected && edition.handOut) void edition.askForSheet(bench.layerId.value, edition.handOut.sheetIds)
   },
-})
-onUnmounted(unhear)
+)
 
 const state = computed(() => edition.state)
 const look = computed(() => (state.value ? outlook(state.value, edition.record, bench.layerId.value) : null))
