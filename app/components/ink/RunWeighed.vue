@@ -46,15 +46,15 @@ const film = computed(() =>
 )
 
 async function count() {
-  const reckoned = film.value
-  if (reckoned === null) return
+  const thickness = film.value
+  if (thickness === null) return
   await giving(() =>
     session.give('weigh-run', batchStream.of(props.batch.id), {
       editionStream: edition.state!.stream,
       layerId: props.layerId,
       milligrams: Math.round(typedNumber(form.value.used) * 1000),
       area: area.value,
-      film: reckoned,
+      film: thickness,
     }),
   )
 }

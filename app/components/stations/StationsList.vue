@@ -14,7 +14,11 @@ const form = ref(blank())
 const draft = useDraft('new station', form)
 const stations = computed(() =>
   supplies.stations
-    .filter(({ id, kind, isUsed }) => kind !== null && isUsed && !supplies.presses.some((press) => press.id === id))
+    .flatMap(({ kind, ...station }) =>
+      kind !== null && station.isUsed && !supplies.presses.some(({ id }) => id === station.id)
+        ? [{ ...station, kind }]
+        : [],
+    )
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
 async function add() {
@@ -24,7 +28,7 @@ async function add() {
   form.value = blank()
 }
 const giveUp = ({ id, name, kind }: (typeof stations.value)[number]) =>
-  giving(() => session.give('set-station', stationStream.of(id), { name, kind: kind ?? 'ink table', isUsed: false }))
+  giving(() => session.give('set-station', stationStream.of(id), { name, kind, isUsed: false }))
 </script>
 
 <template>
