@@ -3,8 +3,9 @@
  * keeps it, and docs/house.md shows it.
  */
 export const floors = [
-  ['time', 'units', 'drawing', 'print', 'timetable'],
+  ['time', 'units', 'drawing', 'timetable'],
   ['ground'],
+  ['print'],
   ['paper', 'block', 'ink', 'register', 'cost', 'press', 'finish'],
   ['drying'],
   ['plan'],

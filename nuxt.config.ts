@@ -71,8 +71,6 @@ export default defineNuxtConfig({
     compressPublicAssets: { gzip: true, brotli: true },
     esbuild: { options: { tsconfigRaw: decorators } },
     errorHandler: '~~/server/error.ts',
-    // class-transformer reads it from the global object, so the bundler must not shake it off.
-    moduleSideEffects: ['reflect-metadata'],
     sourceMap: false,
     typescript: { tsConfig: decorators },
   },

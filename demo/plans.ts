@@ -1,4 +1,5 @@
-import { type EditionPlan, planDefaults } from '#core/plan/plan'
+import { planDefaults } from '#core/plan/defaults'
+import type { EditionPlan } from '#core/plan/plan'
 
 /** What the demo’s editions have in common. */
 export function plan(artist: string, size: number, more: Partial<EditionPlan> = {}): EditionPlan {

@@ -74,7 +74,17 @@ function filesUnder(path) {
 
 function sourceHash() {
   const hash = createHash('sha256')
-  const places = ['app', 'core', 'shared', 'server', 'demo', 'public', 'nuxt.config.ts', 'package-lock.json']
+  const places = [
+    'app',
+    'core',
+    'shared',
+    'server',
+    'demo',
+    'public',
+    'packages',
+    'nuxt.config.ts',
+    'package-lock.json',
+  ]
   for (const file of places
     .flatMap((place) => filesUnder(join(root, place)))
     .filter((file) => !file.endsWith('.test.ts'))) {

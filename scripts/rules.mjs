@@ -3,19 +3,22 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads'
 import { build } from 'vite'
-import { root } from './ready.mjs'
+import { ensureBuild, ensurePackages, root, run } from './ready.mjs'
 
-// Random commands over every act, until so many sequences were played: `npm run rules -- 50000`. The first that breaks a
-// rule is told command by command, with the seed that brings it back.
+// What is looked for before a release. Random commands over every act, until so many sequences were played:
+// `npm run rules -- 50000`; the first that breaks a rule is told command by command, with the seed that brings it back.
+// Then the tests of `tests/release`, and the promises in components.
 
 const bundle = join(root, '.cache/rules/random-run.mjs')
 
 if (isMainThread) {
+  ensurePackages()
   const wanted = Number(process.argv[2] ?? 50_000)
   await build({
     configFile: false,
     logLevel: 'error',
-    resolve: { alias: { '#core': join(root, 'core') } },
+    resolve: { alias: { '#core': join(root, 'core'), '#shared': join(root, 'shared') } },
+    esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true } } },
     build: {
       outDir: join(root, '.cache/rules'),
       emptyOutDir: true,
@@ -44,7 +47,12 @@ if (isMainThread) {
   console.info(
     `${sequences} sequences, ${commands} commands, ${taken} of them taken, ${signed} signatures, in ${seconds} s: ${failed} broke a rule.`,
   )
-  process.exit(failed === 0 ? 0 : 1)
+  ensureBuild()
+  const checks = [
+    run('npx', ['vitest', 'run', '--config', 'vitest.release.config.ts']),
+    run('npx', ['eslint', 'app', '--max-warnings', '0'], { AMPLE_TALLY_RULES: '1' }),
+  ]
+  process.exit(failed === 0 && checks.every((status) => status === 0) ? 0 : 1)
 }
 
 const { play, told } = await import(bundle)

@@ -1,4 +1,3 @@
-import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import type { Refusal } from '#core/ground/refusal'
 import { asShape, expected, fieldsOf, type Shape } from '#core/ground/shape'
@@ -8,12 +7,13 @@ import { unsound } from './sound'
 interface Fault {
   field: string
   message: string
-  value: unknown
+  /** What was given, as it is said again; empty of a secret. */
+  given: string
 }
 
 /**
  * The first thing wrong, as deep as it lies.
- * @param shape where the words come from; null where they are the library's
+ * @param shape where the words come from; null of a key that is not known
  */
 function firstFault(errors: ValidationError[], shape: Shape | null, path = ''): Fault {
   const error = errors[0]!
@@ -25,11 +25,13 @@ function firstFault(errors: ValidationError[], shape: Shape | null, path = ''): 
     const within = /^\d+$/.test(name) ? shape : (known?.part ?? null)
     return firstFault(error.children, within, field)
   }
-  const said = known
-    ? `${field} ${expected(known)}`
+  const message = known
+    ? `${known.called === null ? field : capitalised(known.called)} ${expected(known)}`
     : (Object.values(error.constraints ?? {})[0] ?? 'is not as expected')
-  return { field, message: said, value: error.value }
+  return { field, message, given: known?.isSecret ? '' : `; ${shown(error.value)} was given` }
 }
+
+const capitalised = (words: string) => words[0]!.toUpperCase() + words.slice(1)
 
 function shown(value: unknown): string {
   const text = JSON.stringify(value) ?? 'nothing'
@@ -46,17 +48,10 @@ export function check<T extends object>(shape: new () => T, given: unknown): { v
   }
   const fault = unsound(given)
   if (fault) return { refusal: fault }
-  const isOurs = 'sample' in shape
-  const value = isFlat(shape)
-    ? Object.assign(new shape(), given)
-    : isOurs
-      ? asShape(shape, given)
-      : plainToInstance(shape, given)
+  const value = isFlat(shape) ? Object.assign(new shape(), given) : asShape(shape, given)
   if (isFlat(shape) && fits(shape, value)) return { value }
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true })
   if (errors.length === 0) return { value }
-  const { field, message, value: wrong } = firstFault(errors, isOurs ? shape : null)
-  return {
-    refusal: { code: 'invalid', field, message: `${message}; ${shown(wrong)} was given. Nothing was changed.` },
-  }
+  const { field, message, given: said } = firstFault(errors, shape)
+  return { refusal: { code: 'invalid', field, message: `${message}${said}. Nothing was changed.` } }
 }

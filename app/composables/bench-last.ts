@@ -71,8 +71,9 @@ export function useBenchLast(layerId: Readonly<Ref<string>>) {
   const takeBack = async () => {
     const adjustment = lastAdjustment.value
     if (adjustment && adjustment.afterPull >= (last.value?.ordinal ?? 0))
-      return void (await edition.tap('void-adjustment', { adjustmentId: adjustment.id }))
-    if (last.value) await edition.tap('void-pull', { pullId: last.value.pullId, reason: 'taken back at the bench' })
+      await edition.tap('void-adjustment', { adjustmentId: adjustment.id })
+    else if (last.value)
+      await edition.tap('void-pull', { pullId: last.value.pullId, reason: 'taken back at the bench' })
   }
 
   const bringBack = async () => {

@@ -46,5 +46,11 @@ export function useGiving() {
     }
   }
 
-  return { busy, fault, field, footFault, giving }
+  /** What the form finds wrong by itself, before anything is given. */
+  function refuse(words: string): void {
+    fault.value = words
+    field.value = ''
+  }
+
+  return { busy, fault, field, footFault, giving, refuse }
 }

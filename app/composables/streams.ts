@@ -1,6 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { streamKind } from '#core/ground/envelope'
 import { emptyState, type StreamState } from '#core/house/streams'
+import { upcast } from '#core/house/upcast'
 import type { Page, Reading } from '#shared/replies/reading'
 import { FoldedStreams } from '~/live/folded-streams'
 import { useLive } from '~/stores/live'
@@ -70,6 +71,7 @@ function folded<State extends StreamState>(
     },
   })
   let again: ReturnType<typeof setTimeout> | undefined
+  live.readWith(upcast)
   const unhear = live.hear({
     stored: (event) => streams.heard(event),
     reload: () => void streams.load(),

@@ -2,7 +2,7 @@ import { onUnmounted, ref } from 'vue'
 import type { TearPlan } from '#core/paper/tear-plan'
 import type { TearRequest } from '#core/paper/tear-request'
 
-type Told = { id: number; parts: number } | { id: number; plans: TearPlan[] }
+type Answer = { id: number; parts: number } | { id: number; plans: TearPlan[] }
 
 /** Plan tears beside the page, so that it answers throughout however small the pieces are. */
 export function useTearPlans() {
@@ -16,7 +16,7 @@ export function useTearPlans() {
 
   function begin(): Worker {
     const fresh = new Worker(new URL('../workers/tear.worker.ts', import.meta.url), { type: 'module' })
-    fresh.addEventListener('message', ({ data }: MessageEvent<Told>) => {
+    fresh.addEventListener('message', ({ data }: MessageEvent<Answer>) => {
       if (data.id !== asked) return
       if ('parts' in data) parts.value = data.parts
       else finish(data.plans)

@@ -18,7 +18,7 @@ export interface Leadership {
  * One tab of a browser leads at a time, and when it closes another does. By the browser's own locks where it has them; over
  * plain HTTP it has none, and a lease that is renewed in the browser's storage serves.
  */
-export function beLed(name: string, office: Office): Leadership {
+export function electLeader(name: string, office: Office): Leadership {
   return typeof navigator !== 'undefined' && navigator.locks ? byLocks(name, office) : byLease(name, office)
 }
 

@@ -5,6 +5,7 @@ import type { SentEvent } from '#core/ground/envelope'
 import { emptyState, evolve, type StreamState } from '#core/house/streams'
 import { noRecord, type ShopRecord } from '#core/plan/shop-record'
 import { emptyStudio, type StudioState } from '#core/stores/studio/state'
+import { upcast } from '#core/house/upcast'
 import type { Page, Reading } from '#shared/replies/reading'
 import type { EditionReply } from '#shared/replies/replies'
 import { api, ApiError, mayPass, wordsOf } from '~/composables/api'
@@ -132,6 +133,7 @@ export function useStoredEdition(onHeard: (event: SentEvent) => void, onFolded: 
     streams?.heard(event)
   }
 
+  live.readWith(upcast)
   live.hear({
     stored: heard,
     reload: () => void streams?.load(),

@@ -84,7 +84,10 @@ export function useWaiting() {
    * @param answered how it was stored, or null when it was refused
    */
   async function takeOffDisk(order: number, answered: Answered | null): Promise<void> {
-    if (order < 0) return void (answered && (await keepAnswered(answered)))
+    if (order < 0) {
+      if (answered) await keepAnswered(answered)
+      return
+    }
     await withKept(async (db) => {
       const tx = db.transaction(['outbox', 'answered'], 'readwrite')
       const outbox = tx.objectStore('outbox')

@@ -10,7 +10,7 @@ interface Settled {
 }
 
 /** What can be copied from tab to tab: an error loses its kind on the way. */
-type Told =
+type WireMessage =
   | { what: 'put' }
   | {
       what: 'settled'
@@ -24,13 +24,13 @@ type Told =
 export function outboxWire(heard: { put: () => void; settled: (settled: Settled) => void }) {
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ample-tally-outbox')
   if (channel)
-    channel.onmessage = ({ data }: MessageEvent<Told>) => {
+    channel.onmessage = ({ data }: MessageEvent<WireMessage>) => {
       if (data.what === 'put') return heard.put()
       const { order, command, reply, error } = data
       if (reply) heard.settled({ order, command, result: { reply } })
       else if (error) heard.settled({ order, command, result: { error: new ApiError(...error) } })
     }
-  const tell = (told: Told) => channel?.postMessage(JSON.parse(JSON.stringify(told)))
+  const tell = (told: WireMessage) => channel?.postMessage(JSON.parse(JSON.stringify(told)))
   return {
     put: () => tell({ what: 'put' }),
     settled: ({ order, command, result }: Settled) =>

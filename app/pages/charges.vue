@@ -129,7 +129,7 @@ const pdf = () =>
         :fault="turned"
       />, by <SaidValue v-model="by" label="By" kind="choice" :options="ways" :words="by" />.
     </p>
-    <p v-if="fault || making.fault.value" class="trouble" role="alert">{{ fault || making.fault.value }}</p>
+    <TroubleLine :words="fault || making.fault.value" />
     <p v-if="unpriced.length > 0" class="unpriced">
       {{ pluralise(unpriced.length, 'line stands', 'lines stand') }} with nothing, since no price or rate was known
       then: give <NuxtLink to="/presses">presses</NuxtLink> their rate, <NuxtLink to="/paper">paper</NuxtLink> and

@@ -100,7 +100,7 @@ const tried = (remedy: string) => giving(() => edition.give('try-remedy', { laye
       <p v-if="state" class="told">{{ state.title }}, {{ layer?.name }}</p>
       <VBtn v-if="state" class="right" :to="`/bench/${editionId}?layer=${layerId}`">To the bench</VBtn>
     </div>
-    <p v-if="trouble || edition.problem" class="trouble" role="alert">{{ trouble || edition.problem }}</p>
+    <TroubleLine :words="trouble || edition.problem" />
     <section class="part">
       <div class="part-head"><h2>What is seen?</h2></div>
       <div class="seen" role="group" aria-label="What is seen">
@@ -132,7 +132,7 @@ const tried = (remedy: string) => giving(() => edition.give('try-remedy', { laye
           </p>
         </div>
       </div>
-      <p v-if="refused" class="trouble" role="alert">{{ refused }}</p>
+      <TroubleLine :words="refused" />
     </section>
     <FoldedPart v-if="fault" title="What this room says of it" :words="tableWords">
       <FaultTable :fault="seen" :own="table.faultLines" :seq="table.seq" @kept="loadTable" />

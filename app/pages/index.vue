@@ -35,7 +35,7 @@ const partOfDay = computed(() => {
       <h1>The floor</h1>
       <p class="told">{{ session.session?.studio.name }}, {{ partOfDay }}</p>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <template v-if="floor">
       <p v-if="floor.lateBackup" class="trouble" role="alert">
         <NuxtLink to="/office">{{

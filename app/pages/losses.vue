@@ -37,7 +37,7 @@ const finder = (fault: string) => `/finder?fault=${fault}`
       <h1>Losses</h1>
       <p v-if="reply" class="told">{{ pluralise(reply.editions, 'edition') }} printed last</p>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <section class="part">
       <div class="customs">
         <p>

@@ -48,7 +48,7 @@ const csv = () =>
       <VBtn class="quiet right no-print" :disabled="lines.length === 0" @click="csv">CSV</VBtn>
       <VBtn class="quiet no-print" :disabled="lines.length === 0" @click="print">Print</VBtn>
     </div>
-    <p v-if="trouble || fault" class="trouble" role="alert">{{ trouble || fault }}</p>
+    <TroubleLine :words="trouble || fault" />
     <p class="soft said">
       What the editions begun and planned will still take, and a reserve of {{ weeksReserve }} weeks at the pace of the
       last {{ weeksBack }}, less what is there and not put aside.

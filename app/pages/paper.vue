@@ -83,7 +83,7 @@ function lotAdded() {
         adding ? 'Leave the new paper' : 'Add paper to the store'
       }}</VBtn>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <section v-if="adding" class="part">
       <div class="part-head"><h2>Paper for the store</h2></div>
       <LotForm @done="lotAdded" />
@@ -132,7 +132,7 @@ function lotAdded() {
             <CountLot v-else-if="open.act === 'count'" :key="known.id" :lot="known" @done="done" />
             <RationForm v-else-if="open.act === 'ration'" :lot="known" />
             <CompareTears v-else-if="open.act === 'compare'" :lot="known" />
-            <form v-else @submit.prevent="buy">
+            <ActForm v-else button="Put on the shelf" :busy="buying.busy.value" :fault="buying.fault.value" @give="buy">
               <div class="fields">
                 <VTextField
                   v-model="bought.sheets"
@@ -147,9 +147,7 @@ function lotAdded() {
                   :placeholder="String(known.price)"
                 />
               </div>
-              <p v-if="buying.fault.value" class="trouble" role="alert">{{ buying.fault.value }}</p>
-              <div class="buttons"><VBtn type="submit" :loading="buying.busy.value">Put on the shelf</VBtn></div>
-            </form>
+            </ActForm>
           </div>
         </li>
       </ul>

@@ -41,7 +41,7 @@ const stacksOf = (rackId: string) => reply.value!.stacks.filter((stack) => stack
         adding ? 'Leave the new rack' : 'Add a rack'
       }}</VBtn>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <section v-if="adding" class="part">
       <div class="part-head"><h2>A rack, a line or a shelf</h2></div>
       <RackForm @done="added" />

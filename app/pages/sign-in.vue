@@ -4,7 +4,7 @@ useHead({ title: 'Sign in · Ample Tally' })
 const session = useSession()
 const outbox = useOutbox()
 const route = useRoute()
-const { busy, fault, giving } = useGiving()
+const { busy, fault, giving, refuse } = useGiving()
 const personId = ref('')
 const secret = ref('')
 const own = ref(false)
@@ -15,7 +15,7 @@ onMounted(async () => {
 })
 
 async function signIn() {
-  if (!personId.value) return void (fault.value = 'Choose your name first.')
+  if (!personId.value) return refuse('Choose your name first.')
   if (!(await giving(() => session.signIn(personId.value, secret.value, own.value)))) return
   secret.value = ''
   void outbox.send()
@@ -45,7 +45,7 @@ async function goOn() {
     </p>
     <OwnSecret />
   </div>
-  <form v-else class="door" @submit.prevent="signIn">
+  <ActForm v-else class="door" button="Sign in" :busy="busy" :fault="fault" @give="signIn">
     <h1>{{ session.session?.studio.name || 'Ample Tally' }}</h1>
     <p v-if="session.session?.demo" class="soft">This is the demo. Everyone’s PIN is 2580, and nothing here is real.</p>
     <p v-if="session.person" class="soft">{{ session.person.name }} is signed in.</p>
@@ -62,18 +62,16 @@ async function goOn() {
       {{ outbox.unsent }} {{ outbox.unsent === 1 ? 'tap waits' : 'taps wait' }} to be stored. They stay yours, whoever
       signs in here next.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :loading="busy">Sign in</VBtn>
-      <VBtn v-if="session.person" class="quiet" to="/">Stay {{ session.person.name }}</VBtn>
+    <template #beside
+      ><VBtn v-if="session.person" class="quiet" to="/">Stay {{ session.person.name }}</VBtn>
       <VBtn
         v-if="session.person && !session.session?.demo"
         class="quiet"
         @click="giving(() => session.signOut(false, outbox.unsent > 0))"
         >Sign out</VBtn
-      >
-    </div>
-  </form>
+      ></template
+    >
+  </ActForm>
 </template>
 
 <style scoped>

@@ -65,7 +65,7 @@ const csv = () =>
       <VBtn class="quiet no-print" :disabled="!reply" @click="csv">CSV</VBtn>
       <VBtn class="quiet no-print" :disabled="!reply" @click="print">Print</VBtn>
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <template v-if="reply">
       <p class="sentence">
         {{ pluralise(begun, 'edition') }} begun and {{ closed }} closed; {{ pluralise(reply.signed, 'print') }} signed;

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { SentEvent } from '#core/ground/envelope'
-import { upcast } from '#core/house/upcast'
+import type { upcast } from '#core/house/upcast'
 import { SharedStream } from '~/live/shared-stream'
 import { useSession } from './session'
 
@@ -48,6 +48,15 @@ export const useLive = defineStore('live', () => {
     },
   })
 
+  /**
+   * What brings an event up to date. It comes with every act there is, so that a page which folds nothing stands without it:
+   * whatever folds gives it before the first event, and the plugin `upcasts` when the page stands, so that a newer program is noticed.
+   */
+  let read: typeof upcast | null = null
+  function readWith(reader: typeof upcast): void {
+    read ??= reader
+  }
+
   /** Whom this tab follows for. */
   let followed = ''
 
@@ -83,7 +92,7 @@ export const useLive = defineStore('live', () => {
   function tell(event: SentEvent, isOwn: boolean): boolean {
     let readable: SentEvent
     try {
-      readable = upcast(event)
+      readable = read?.(event) ?? event
     } catch {
       outdated.value = true
       stream.close()
@@ -107,5 +116,5 @@ export const useLive = defineStore('live', () => {
     return () => void hearings.delete(hearing)
   }
 
-  return { connected, position, outdated, follow, answered, hear }
+  return { connected, position, outdated, follow, answered, hear, readWith }
 })

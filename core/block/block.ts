@@ -1,3 +1,7 @@
+import { IsIn, IsNumber, Max, Min } from 'class-validator'
+import { Part, Words } from '../ground/shape'
+import { longest } from '../units/length'
+
 /** What carries the image. Planographic plates may be listed; relief faults are not applied to them. */
 export type BlockKind =
   'hard lino' | 'soft-cut lino' | 'vinyl' | 'wood' | 'board' | 'photopolymer' | 'planographic plate' | 'other'
@@ -23,28 +27,41 @@ export const transfers: readonly Transfer[] = [
 ]
 
 /** Where the image lies inside the block, from its upper left corner as the finished print shows it. mm. */
-export interface ImagePlace {
-  left: number
-  top: number
-  width: number
-  height: number
+export class ImagePlace {
+  @IsNumber() @Min(-longest) @Max(longest) left!: number
+  @IsNumber() @Min(-longest) @Max(longest) top!: number
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
 }
 
 /** A block as it is described. Lengths in mm. */
-export interface BlockDescription {
-  name: string
-  kind: BlockKind
-  width: number
-  height: number
+export class BlockDescription {
+  static readonly sample: BlockDescription = {
+    name: 'key',
+    kind: 'wood',
+    width: 200,
+    height: 150,
+    thickness: 23.3,
+    image: { left: 5, top: 5, width: 180, height: 130 },
+    rotation: 0.5,
+    removed: '',
+    transfer: 'film',
+    note: '',
+  }
+
+  @Words(60) name!: string
+  @IsIn(blockKinds) kind!: BlockKind
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
   /** Thickness with its mount, as it lies on the bed. */
-  thickness: number
-  image: ImagePlace
+  @IsNumber() @Min(0) @Max(200) thickness!: number
+  @Part(() => ImagePlace) image!: ImagePlace
   /** Degrees clockwise that the block is turned about its centre to square the image: the correction, not the error. */
-  rotation: number
+  @IsNumber() @Min(-45) @Max(45) rotation!: number
   /** Parts sawn off or pierced, in words. A trimmed block registers from its mount. */
-  removed: string
-  transfer: Transfer
-  note: string
+  @Words(300) removed!: string
+  @IsIn(transfers) transfer!: Transfer
+  @Words(500) note!: string
 }
 
 /** Whether a way of transfer reverses the drawing by itself. The print always reverses the block. */

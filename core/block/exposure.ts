@@ -1,13 +1,22 @@
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsNumber, Max, Min } from 'class-validator'
+import { OrNull, Words } from '../ground/shape'
+
 /** Exposure of a photopolymer plate, found by a step test. Times in seconds. */
-export interface ExposureRecord {
+export class ExposureRecord {
   /** Times of the steps, shortest first. */
-  steps: number[]
+  @IsArray()
+  @ArrayMinSize(0)
+  @ArrayMaxSize(20)
+  @IsNumber({}, { each: true })
+  @Min(0, { each: true })
+  @Max(36_000, { each: true })
+  steps!: number[]
   /** Index of the first step that holds its finest detail, or null when none does. */
-  firstHolding: number | null
-  exposure: number
-  washOut: number
-  hardening: number
-  note: string
+  @OrNull() @IsInt() @Min(0) @Max(19) firstHolding!: number | null
+  @IsNumber() @Min(0) @Max(36_000) exposure!: number
+  @IsNumber() @Min(0) @Max(36_000) washOut!: number
+  @IsNumber() @Min(0) @Max(36_000) hardening!: number
+  @Words(500) note!: string
 }
 
 /**

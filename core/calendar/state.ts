@@ -1,31 +1,46 @@
+import { IsBoolean, IsInt, Length, Max, Min } from 'class-validator'
+import { Id, OrNull, Parts, Words } from '../ground/shape'
+import { IsMoment, IsRoomTime, IsTimeOfDay } from '../ground/written'
 import type { Doer, When } from '../ground/envelope'
 
+/** As many bookings at once as a timetable of a busy term proposes. */
+export const mostBookings = 500
+
 /** Hours in which the room is open on one day of the week, by its own clock. */
-export interface Opening {
+export class Opening {
   /** 1 is Monday. */
-  weekday: number
+  @IsInt() @Min(1) @Max(7) weekday!: number
   /** `18:30`. */
-  from: string
+  @IsTimeOfDay() from!: string
   /** `21:00`; at or before `from` it is the next morning. */
-  until: string
+  @IsTimeOfDay() until!: string
 }
 
-export interface RoomHours {
+export class RoomHours {
+  static readonly sample: RoomHours = { timeZone: 'UTC', hours: [{ weekday: 1, from: '09:00', until: '21:00' }] }
+
   /** Where the room is, for its clock: `Europe/Oslo`. */
-  timeZone: string
+  @Length(1, 64) timeZone!: string
   /** Empty: always open. */
-  hours: Opening[]
+  @Parts(() => Opening, 42) hours!: Opening[]
 }
 
 /** Days on which nobody is there, or one person is not. */
-export interface ClosureSaid {
+export class ClosureSaid {
+  static readonly sample: ClosureSaid = {
+    from: '2026-12-24T00:00',
+    until: '2026-12-27T00:00',
+    personId: null,
+    why: 'the holidays',
+  }
+
   /** By the room's clock, without a zone: `2026-12-24T00:00`. */
-  from: string
+  @IsRoomTime() from!: string
   /** The end, left out. */
-  until: string
+  @IsRoomTime() until!: string
   /** Who is away; null when the room is closed. */
-  personId: string | null
-  why: string
+  @OrNull() @Id('person') personId!: string | null
+  @Words(200) why!: string
 }
 
 export interface Closure extends ClosureSaid, When, Doer {
@@ -34,26 +49,27 @@ export interface Closure extends ClosureSaid, When, Doer {
   source: string
 }
 
-/** Who has which place when, and what for. */
-export interface BookingSaid {
-  bookingId: string
+/** Another place or time for a booking. */
+export class Move {
+  @Id('booking') bookingId!: string
   /** A press or another station of the room. */
-  placeId: string
-  personId: string
+  @Id('place') placeId!: string
   /** ISO instants; `until` is beyond it. */
-  from: string
-  until: string
-  editionId: string | null
-  layerId: string | null
+  @IsMoment() from!: string
+  @IsMoment() until!: string
+}
+
+/** Who has which place when, and what for. */
+export class BookingSaid extends Move {
+  @Id('person') personId!: string
+  @OrNull() @Id('edition') editionId!: string | null
+  @OrNull() @Id('layer') layerId!: string | null
   /** Kept to its hour: no order of the day moves it. */
-  isFixed: boolean
-  note: string
+  @IsBoolean() isFixed!: boolean
+  @Words(300) note!: string
 }
 
 export interface Booking extends BookingSaid, When, Doer {}
-
-/** Another place or time for a booking. */
-export type Move = Pick<BookingSaid, 'bookingId' | 'placeId' | 'from' | 'until'>
 
 /** The room's hours, the days it is closed, and who has which place when. */
 export interface CalendarState extends RoomHours {

@@ -1,3 +1,5 @@
+import { IsIn } from 'class-validator'
+import { Words } from '../ground/shape'
 import type { InkFamily } from '../ink/family'
 import { hasRoller } from '../press/kinds'
 import { isPress, type Place, type StationKind } from './findings'
@@ -78,9 +80,11 @@ export const careCards: Record<CareKey, CareCard> = {
 export const careKeys = Object.keys(careCards) as CareKey[]
 
 /** What a studio says itself beside a card. */
-export interface CareRule {
-  key: CareKey
-  rule: string
+export class CareRule {
+  static readonly sample: CareRule = { key: 'rags', rule: 'The red can by the door.' }
+
+  @IsIn(careKeys) key!: CareKey
+  @Words(1000) rule!: string
 }
 
 const hasOil = (family: InkFamily) => family === 'oil' || family === 'water-washable oil' || family === 'rubber-based'

@@ -1,14 +1,18 @@
-import { type InkFamily, inkFamilies } from '../ink/family'
+import { IsBoolean, IsIn, IsNumber, Max, Min } from 'class-validator'
+import { OrNull, Words } from '../ground/shape'
+import { inkFamilies, type InkFamily } from '../ink/family'
 import type { FindingKey } from './findings'
 
 /** What a room cleans an ink family with, as the label of the bottle says. */
-export interface Cleaner {
-  family: InkFamily
-  name: string
+export class Cleaner {
+  static readonly sample: Cleaner = { family: 'oil', name: 'seed oil', minutes: 2, isSolvent: false }
+
+  @IsIn(inkFamilies) family!: InkFamily
+  @Words(80) name!: string
   /** How long it works before it is wiped, by the label; null while nobody read it. */
-  minutes: number | null
+  @OrNull() @IsNumber() @Min(0) @Max(600) minutes!: number | null
   /** A solvent, which students use once they were shown how. */
-  isSolvent: boolean
+  @IsBoolean() isSolvent!: boolean
 }
 
 /** One thing to do at the end, in the order it is done. */

@@ -1,3 +1,4 @@
+import { IsBoolean, IsIn } from 'class-validator'
 import type { InkFamily } from '../ink/family'
 import { hasRoller, type PressKind, pressWays } from '../press/kinds'
 
@@ -81,7 +82,7 @@ export function checklist(place: Place, families: readonly InkFamily[]): Finding
 }
 
 /** One thing looked at, and whether it was as it should be. */
-export interface Finding {
-  key: FindingKey
-  isRight: boolean
+export class Finding {
+  @IsIn(findingKeys) key!: FindingKey
+  @IsBoolean() isRight!: boolean
 }

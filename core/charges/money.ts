@@ -18,6 +18,8 @@ export function wholeCents(amount: number): number {
  * Whole cents parted by weight, so that the parts add up to the whole exactly: each its share rounded down, and the cents
  * left over to the largest remainders, the first of equals first.
  * @param weights 0 or more, not all 0
+ * @example
+ * partedCents(100, [1, 1, 1]) // [34, 33, 33]
  */
 export function partedCents(cents: number, weights: readonly number[]): number[] {
   const sum = weights.reduce((a, b) => a + b, 0)

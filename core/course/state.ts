@@ -1,38 +1,55 @@
-import type { Terms } from '../edition/assignment'
+import { IsInt, Max, Min } from 'class-validator'
+import { Id, Ids, OrNull, Part, Parts, Unit, Words } from '../ground/shape'
+import { IsDay, IsTimeOfDay } from '../ground/written'
+import { Terms } from '../edition/assignment'
 import type { Fault } from '../ground/refusal'
-import type { EditionPlan } from '../plan/plan'
+import { EditionPlan } from '../plan/plan'
 
 /** When a class meets in its weeks: Monday is 1; the room's own time, `18:30`. */
-export interface Meeting {
-  weekday: number
-  from: string
-  until: string
+export class Meeting {
+  @IsInt() @Min(1) @Max(7) weekday!: number
+  @IsTimeOfDay() from!: string
+  @IsTimeOfDay() until!: string
 }
 
-export interface CourseDescription {
-  name: string
+export class CourseDescription {
+  static readonly sample: CourseDescription = {
+    name: 'Tuesday evening',
+    term: 'autumn',
+    from: '2026-09-08',
+    until: '2026-12-15',
+    meets: [{ weekday: 2, from: '18:00', until: '21:00' }],
+    instructorIds: ['p'],
+  }
+
+  @Words(80) name!: string
   /** As the school calls it: “Autumn”. */
-  term: string
+  @Words(80) term!: string
   /** First and last day, ISO dates, or null. */
-  from: string | null
-  until: string | null
-  meets: Meeting[]
-  instructorIds: string[]
+  @OrNull() @IsDay() from!: string | null
+  @OrNull() @IsDay() until!: string | null
+  @Parts(() => Meeting, 14) meets!: Meeting[]
+  @Ids('instructor', 20) instructorIds!: string[]
+}
+
+class PaperGiven {
+  @Id('lot') lotId!: string
+  @IsInt() @Min(1) @Max(1000) @Unit('sheets') sheets!: number
 }
 
 /** What every student of it starts with, and what is wanted of them. */
-export interface AssignmentSaid extends Terms {
-  title: string
+export class AssignmentSaid extends Terms {
+  @Words(120) title!: string
   /** The plan each edition begins with; its artist is the student. */
-  plan: EditionPlan
+  @Part(() => EditionPlan) plan!: EditionPlan
   /** Large sheets of good paper put aside for each edition, or null. */
-  paper: { lotId: string; sheets: number } | null
+  @OrNull() @Part(() => PaperGiven) paper!: PaperGiven | null
 }
 
 /** An edition begun for an assignment, and whose it was then. */
-export interface Begun {
-  editionId: string
-  personIds: string[]
+export class Begun {
+  @Id('edition') editionId!: string
+  @Ids('person', 20) personIds!: string[]
 }
 
 /** Who gives a print to whom. */

@@ -1,3 +1,4 @@
+import { IsBoolean, IsIn, IsNumber, Max, Min } from 'class-validator'
 import type { InkFamily } from '../ink/family'
 
 /** How paper takes ink up. */
@@ -5,22 +6,24 @@ export type DryingPaper = 'absorbent' | 'ordinary' | 'hard'
 export const dryingPapers: readonly DryingPaper[] = ['absorbent', 'ordinary', 'hard']
 
 /** What is said of how a layer dries. */
-export interface DryingSaid {
-  paper: DryingPaper
+export class DryingSaid {
+  @IsIn(dryingPapers) paper!: DryingPaper
   /** The air stands: a closed rack, no draught. */
-  stillAir: boolean
+  @IsBoolean() stillAir!: boolean
   /** A drier was added within its label's range. */
-  drier: boolean
+  @IsBoolean() drier!: boolean
 }
 
 export const dryingDefaults: DryingSaid = { paper: 'ordinary', stillAir: false, drier: false }
 
 /** The air of the room. */
-export interface Climate {
+export class Climate {
+  static readonly sample: Climate = { temperature: 18.5, humidity: 55 }
+
   /** °C. */
-  temperature: number
+  @IsNumber() @Min(-20) @Max(50) temperature!: number
   /** Relative humidity, per cent. */
-  humidity: number
+  @IsNumber() @Min(0) @Max(100) humidity!: number
 }
 
 /** A room nobody has measured. */

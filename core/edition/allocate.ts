@@ -2,18 +2,18 @@ import { plannedSize, usedNumbers } from './numbers'
 import type { EditionState } from './state'
 import type { Sheet } from './sheet'
 import { inStackOrder } from './stack-order'
-import { livePullsOn, saidOn } from './pull'
+import { countedPullsOn, saidOn } from './pull'
 import { type OrderSchool, proofSeries, type Series } from '../print/series'
 import { awaitingNumbers } from '../edition/stack'
 
 /** When the last layer met a sheet: its place among the pulls. */
 function pulledAt(state: EditionState, sheet: Sheet): number {
-  return Math.max(0, ...livePullsOn(state, sheet).map((pull) => pull.ordinal))
+  return Math.max(0, ...countedPullsOn(state, sheet).map((pull) => pull.ordinal))
 }
 
 /** Blemishes that stand against a print when the best comes first: faults noted and rescues on its way. */
 function blemishes(state: EditionState, sheet: Sheet): number {
-  return livePullsOn(state, sheet).reduce((sum, pull) => {
+  return countedPullsOn(state, sheet).reduce((sum, pull) => {
     const { faults, verdict } = saidOn(state, pull, sheet)
     return sum + faults.length + (pull.rescued ? 1 : 0) + (verdict === 'doubtful' ? 2 : 0)
   }, 0)

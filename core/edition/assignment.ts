@@ -1,22 +1,30 @@
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator'
+import { OrNull } from '../ground/shape'
+import { IsDay } from '../ground/written'
+
 /** What students of an assignment ask for before they go on: a press, good paper, each further cut of a block. */
 export type Gate = 'press' | 'paper' | 'cut'
 export const gates: readonly Gate[] = ['press', 'paper', 'cut']
 
+/** The largest class, and the most points and pictures an assignment asks for. */
+export const mostStudents = 100
+export const mostPoints = 20
+
 /** What a class's assignment asks of an edition, copied into it so that it folds by itself. */
-export interface Terms {
-  gates: Gate[]
+export class Terms {
+  @IsArray() @ArrayMaxSize(gates.length) @IsIn(gates, { each: true }) gates!: Gate[]
   /** Practice pulls that are allowed, or null for any number. */
-  practice: number | null
+  @OrNull() @IsInt() @Min(0) @Max(500) practice!: number | null
   /** Whether its students may change the plan: the size, the layers. */
-  mayReplan: boolean
+  @IsBoolean() mayReplan!: boolean
   /** Pictures to hand in, each by what it shows. */
-  pictures: string[]
+  @IsArray() @ArrayMaxSize(mostPoints) @IsString({ each: true }) @Length(1, 120, { each: true }) pictures!: string[]
   /** What students look at their own work for. */
-  points: string[]
+  @IsArray() @ArrayMaxSize(mostPoints) @IsString({ each: true }) @Length(1, 200, { each: true }) points!: string[]
   /** The day from which its students may tear, pull and cut, ISO date, or null: at once. */
-  opens: string | null
+  @OrNull() @IsDay() opens!: string | null
   /** The day it is handed in, ISO date, or null. */
-  due: string | null
+  @OrNull() @IsDay() due!: string | null
 }
 
 export interface Assignment extends Terms {

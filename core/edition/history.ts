@@ -1,6 +1,6 @@
 import { type Layer, layerNumber } from './layer'
 import { isAlive, placeOf } from './places'
-import { isLive, livePullsOn, type Pull } from './pull'
+import { isLive, countedPullsOn, type Pull } from './pull'
 import type { Sheet } from './sheet'
 import type { EditionState } from './state'
 
@@ -18,7 +18,7 @@ export interface SheetHistory {
  * before is known.
  */
 export function historyOf(state: EditionState, sheet: Sheet): SheetHistory {
-  const pulls = livePullsOn(state, sheet)
+  const pulls = countedPullsOn(state, sheet)
   const mixed = state.layers.findLast(
     (layer) =>
       layer.stackOrder === 'mixed' &&

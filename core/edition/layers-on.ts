@@ -1,12 +1,12 @@
 import { isOpenWork } from '../print/series'
 import { layerNumber } from './layer'
-import { livePullsOn } from './pull'
+import { countedPullsOn } from './pull'
 import type { Sheet } from './sheet'
 import type { EditionState } from './state'
 
 /** Ids of the layers that are on a sheet, pulled or laid, from the first. */
 export function layersOn(state: EditionState, sheet: Sheet): string[] {
-  const pulled = livePullsOn(state, sheet)
+  const pulled = countedPullsOn(state, sheet)
     .filter((pull) => pull.kind === 'pull')
     .map((pull) => pull.layerId)
   // In open work a piece takes a layer as often as it likes.
@@ -27,5 +27,5 @@ export function isComplete({ layers }: Pick<EditionState, 'layers'>, on: readonl
 /** True when a later layer than that one is on a sheet, proofs too: nothing beneath it can be taken off. */
 export function carriesLater(state: EditionState, sheet: Sheet, number: number): boolean {
   const isLater = (id: string) => layerNumber(state, id) > number
-  return sheet.laid.some(isLater) || livePullsOn(state, sheet).some(({ layerId }) => isLater(layerId))
+  return sheet.laid.some(isLater) || countedPullsOn(state, sheet).some(({ layerId }) => isLater(layerId))
 }

@@ -2,7 +2,7 @@ import type { Series } from '../print/series'
 import type { EditionState } from './state'
 import type { Sheet } from './sheet'
 import { layerNumber } from './layer'
-import { livePullsOn, saidOn } from './pull'
+import { countedPullsOn, saidOn } from './pull'
 import { standardWord } from './standards'
 import { stepsLeft } from './finishing'
 import { isComplete, layersOn } from './layers-on'
@@ -31,14 +31,14 @@ export type Place =
 
 /** The verdict that stands on a sheet: the curator's if there is one, else the harshest of its live pulls. */
 export function standingVerdict(state: EditionState, sheet: Sheet): Verdict {
-  return sheet.curated?.verdict ?? worst(livePullsOn(state, sheet).map((pull) => saidOn(state, pull, sheet).verdict))
+  return sheet.curated?.verdict ?? worst(countedPullsOn(state, sheet).map((pull) => saidOn(state, pull, sheet).verdict))
 }
 
 /** Where a sheet is now. */
 export function placeOf(state: EditionState, sheet: Sheet): Place {
   if (sheet.parts.length > 0) return { kind: 'split' }
   if (sheet.destroyed) return { kind: 'destroyed' }
-  const pulls = livePullsOn(state, sheet)
+  const pulls = countedPullsOn(state, sheet)
   const on = pulls.filter((pull) => pull.kind === 'pull')
   const layers = layersOn(state, sheet)
   const reached = Math.max(0, ...layers.map((id) => layerNumber(state, id)))
@@ -77,7 +77,7 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
 }
 
 /** Where a sheet is, the layers on it, and how it stands. */
-export interface Standing {
+export interface SheetStanding {
   sheet: Sheet
   place: Place
   layers: string[]
@@ -85,7 +85,7 @@ export interface Standing {
 }
 
 /** How one sheet stands. */
-export function standingOf(state: EditionState, sheet: Sheet): Standing {
+export function standingOf(state: EditionState, sheet: Sheet): SheetStanding {
   return {
     sheet,
     place: placeOf(state, sheet),

@@ -1,18 +1,31 @@
+import { IsBoolean, IsIn, IsInt, Max, Min } from 'class-validator'
+import { Id, OrNull, Words } from '../ground/shape'
 import type { Doer, When } from '../ground/envelope'
-import type { Grade } from '../press/dial-in'
+import { type Grade, grades } from '../press/dial-in'
 
 /** How a proof came out, and what it was made with beside the setting that its pull keeps. */
-export interface ProofSaid {
-  pullId: string
+export class ProofSaid {
+  static readonly sample: ProofSaid = {
+    pullId: 'u',
+    pressure: -1,
+    ink: 0,
+    charges: 2,
+    passes: 2,
+    newsprint: true,
+    pictureId: null,
+    note: '',
+  }
+
+  @Id('pull') pullId!: string
   /** The impression, −2 far too light to 2 far too heavy; null while nobody judged it. */
-  pressure: Grade | null
+  @OrNull() @IsIn(grades) pressure!: Grade | null
   /** The ink, likewise. */
-  ink: Grade | null
-  charges: number
-  passes: number
-  newsprint: boolean
-  pictureId: string | null
-  note: string
+  @OrNull() @IsIn(grades) ink!: Grade | null
+  @IsInt() @Min(1) @Max(60) charges!: number
+  @IsInt() @Min(1) @Max(60) passes!: number
+  @IsBoolean() newsprint!: boolean
+  @OrNull() @Id('picture', 100) pictureId!: string | null
+  @Words(500) note!: string
 }
 
 export interface ProofNote extends ProofSaid, Doer, When {}

@@ -1,23 +1,48 @@
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Max, MaxLength, Min } from 'class-validator'
+import { Id, Ids, OrNull, SheetId, SheetIds } from '../ground/shape'
+import { mostImages } from '../paper/piece'
 import type { Doer, When } from '../ground/envelope'
 import type { Grade } from '../press/dial-in'
 import { type Sheet, sheetOf } from './sheet'
-import type { ProofKind, PullKind, Rescue, Verdict } from '../print/verdicts'
+import {
+  type ProofKind,
+  proofKinds,
+  type PullKind,
+  pullKinds,
+  type Rescue,
+  rescues,
+  type Verdict,
+  verdicts,
+} from '../print/verdicts'
 
 /** What a printer says of one meeting of sheet and block. */
-export interface PullSaid {
-  layerId: string
-  kind: PullKind
-  proofKind: ProofKind | null
-  verdict: Verdict
+export class PullSaid {
+  static readonly sample: PullSaid = {
+    layerId: 'l',
+    kind: 'pull',
+    proofKind: null,
+    verdict: 'good',
+    sheetIds: [1],
+    faults: ['salt'],
+    rescued: null,
+    wetOnWet: false,
+    setupSeq: 0,
+    batchIds: ['b'],
+  }
+
+  @Id('layer') layerId!: string
+  @IsIn(pullKinds) kind!: PullKind
+  @OrNull() @IsIn(proofKinds) proofKind!: ProofKind | null
+  @IsIn(verdicts) verdict!: Verdict
   /** The edition's sheets under the press: none for newsprint, one as a rule. */
-  sheetIds: number[]
-  faults: string[]
-  rescued: Rescue | null
-  wetOnWet: boolean
+  @SheetIds(mostImages) sheetIds!: number[]
+  @IsArray() @ArrayMaxSize(10) @IsString({ each: true }) @MaxLength(20, { each: true }) faults!: string[]
+  @OrNull() @IsIn(rescues) rescued!: Rescue | null
+  @IsBoolean() wetOnWet!: boolean
   /** `seq` of the press-set event in force at the press, 0 when none was recorded. */
-  setupSeq: number
+  @IsInt() @Min(0) @Max(1_000_000_000) setupSeq!: number
   /** Batches in force, one for each inked zone that has one. */
-  batchIds: string[]
+  @Ids('batch', 20) batchIds!: string[]
 }
 
 export interface PullData extends PullSaid {
@@ -33,10 +58,10 @@ export interface Objection {
 }
 
 /** How one of several sheets came out of the same pull. */
-export interface SheetSaid {
-  sheetId: number
-  verdict: Verdict
-  faults: string[]
+export class SheetSaid {
+  @SheetId() sheetId!: number
+  @IsIn(verdicts) verdict!: Verdict
+  @IsArray() @ArrayMaxSize(10) @IsString({ each: true }) @MaxLength(20, { each: true }) faults!: string[]
 }
 
 export interface Pull extends PullData, Doer, When {
@@ -119,6 +144,6 @@ export function saidOn(
 }
 
 /** The pulls that count on a sheet, oldest first. */
-export function livePullsOn(state: Pulled, sheet: { pulls: readonly string[] }): Pull[] {
+export function countedPullsOn(state: Pulled, sheet: { pulls: readonly string[] }): Pull[] {
   return sheet.pulls.flatMap((id) => pullOf(state, id) ?? [])
 }

@@ -8,7 +8,7 @@ import type { Zone } from '../time/zone'
 import type { StudioState } from '../stores/studio/state'
 import { numberOnSheet, writtenOtherwise } from './sheet-number'
 import type { EarlierEdition, EditionState, LaterEdition } from './state'
-import { isLive, livePullsOn, pullOf, saidOn } from './pull'
+import { isLive, countedPullsOn, pullOf, saidOn } from './pull'
 import { batOf } from './standards'
 import { setupInForce } from './layer'
 import { faultWord } from '../print/faults'
@@ -87,7 +87,7 @@ export const sheetLineColumns = [
 export function sheetLines(state: EditionState): SheetLine[] {
   return state.sheets.map((sheet) => {
     const place = placeOf(state, sheet)
-    const pulls = livePullsOn(state, sheet)
+    const pulls = countedPullsOn(state, sheet)
     return {
       sheet: sheet.id,
       place: place.kind,

@@ -1,3 +1,4 @@
+import { Id, OrNull } from '../ground/shape'
 import type { Doer, When } from '../ground/envelope'
 
 /** What is signed off by staff: good paper and a further cut on one edition, a press or solvents for a person. */
@@ -9,9 +10,9 @@ export type AskFor = SignOffFor | 'help' | 'more paper'
 export const asksFor: readonly AskFor[] = ['help', ...signOffsFor, 'more paper']
 
 /** What it is about: the layer of a cut, the press of a press. */
-export interface About {
-  layerId: string | null
-  pressId: string | null
+export class About {
+  @OrNull() @Id('layer') layerId!: string | null
+  @OrNull() @Id('press') pressId!: string | null
 }
 
 export interface SignOff extends About, When, Doer {

@@ -1,20 +1,20 @@
 import { isOpenWork } from '../print/series'
 import { type Layer, layerNumber } from './layer'
-import { isAlive, type Standing } from './places'
+import { isAlive, type SheetStanding } from './places'
 import { isLive, newestPulls } from './pull'
 import { type Sheet, sheetOf } from './sheet'
 import type { EditionState } from './state'
 import { standings, tallied, tallyOf } from './tally'
 
 /** True for a sheet that a layer may take next: alive, and carrying every layer before it and no other. */
-function isReady({ sheet, place, layers }: Standing, before: readonly Layer[]): boolean {
+function isReady({ sheet, place, layers }: SheetStanding, before: readonly Layer[]): boolean {
   return (
     isAlive(place) && !sheet.mark && layers.length === before.length && before.every(({ id }) => layers.includes(id))
   )
 }
 
 /** Sheets by their serial, and the parts they were cut into, each in turn. */
-function* withParts(state: EditionState, ids: readonly number[]): Generator<Standing> {
+function* withParts(state: EditionState, ids: readonly number[]): Generator<SheetStanding> {
   const { standings } = tallyOf(state)
   for (const id of [...ids].sort((a, b) => a - b)) {
     const standing = standings[id - 1]

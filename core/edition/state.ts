@@ -1,3 +1,5 @@
+import { IsNumber, Length, Max, Min } from 'class-validator'
+import { Id } from '../ground/shape'
 import type { DryingPaper, Moment } from '../drying/moments'
 import type { InkFamily } from '../ink/family'
 import type { BlockEnd } from '../print/block-end'
@@ -27,11 +29,13 @@ export interface Standard {
 }
 
 /** Where on the print a fault of a pull was seen: mm from the image's upper left corner, as the print is seen. */
-export interface FaultPlace {
-  pullId: string
-  fault: string
-  x: number
-  y: number
+export class FaultPlace {
+  static readonly sample: FaultPlace = { pullId: 'p', fault: 'salt', x: 40, y: 25.5 }
+
+  @Id('pull') pullId!: string
+  @Length(1, 40) fault!: string
+  @IsNumber() @Min(-1000) @Max(6000) x!: number
+  @IsNumber() @Min(-1000) @Max(6000) y!: number
 }
 
 /** A remedy that was tried on a layer. */

@@ -34,10 +34,10 @@ function pulledOf(edition: EditionState): string {
 }
 
 /** A stop's telling figure, and whether it is done or begun. */
-type Told = [figure: string, done: boolean, begun: boolean]
+type StopFigure = [figure: string, done: boolean, begun: boolean]
 
 /** What is got ready: the block, paper, press and ink. */
-function preparing(edition: EditionState, wanted: number): Record<'block' | 'paper' | 'press' | 'ink', Told> {
+function preparing(edition: EditionState, wanted: number): Record<'block' | 'paper' | 'press' | 'ink', StopFigure> {
   const { blocks } = edition
   const layers = edition.layers.filter(({ withoutPull }) => !withoutPull)
   const { made } = figures(edition)
@@ -54,7 +54,7 @@ function preparing(edition: EditionState, wanted: number): Record<'block' | 'pap
 }
 
 /** What is printed: proofs, and the edition; and what of it is wet. */
-function printing(edition: EditionState): Record<'prove' | 'pull' | 'dry', Told> {
+function printing(edition: EditionState): Record<'prove' | 'pull' | 'dry', StopFigure> {
   const { made } = figures(edition)
   const proofs = tallied(edition, 'live proof')
   const { standards } = edition
@@ -76,7 +76,7 @@ function printing(edition: EditionState): Record<'prove' | 'pull' | 'dry', Told>
 }
 
 /** What is done with the prints: curated, signed, and the edition closed. */
-function finishing(edition: EditionState): Record<'finish' | 'curate' | 'sign' | 'close', Told> {
+function finishing(edition: EditionState): Record<'finish' | 'curate' | 'sign' | 'close', StopFigure> {
   const { good, numbered, signed } = figures(edition)
   const curated = tallied(edition, 'curated good')
   const isClosed = edition.closedAt !== null
@@ -118,7 +118,7 @@ const names: Record<StopKey, string> = {
 /** The edition's way on one strip of paper: each stop with its state and its telling figure. */
 export function stops(edition: EditionState): Stop[] {
   const wanted = edition.plan ? goal(edition.plan) : 0
-  const told: Record<StopKey, Told> = {
+  const told: Record<StopKey, StopFigure> = {
     plan: [isOpenWork(edition.plan) ? 'open work' : pluralise(wanted, 'print'), true, true],
     ...preparing(edition, wanted),
     ...printing(edition),

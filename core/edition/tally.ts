@@ -1,9 +1,9 @@
 import { isComplete } from './layers-on'
-import { isAlive, type Standing, standingOf } from './places'
+import { isAlive, type SheetStanding, standingOf } from './places'
 import { rowOf } from './count-rows'
 import { layerNumber } from './layer'
 import { stepsLeft } from './finishing'
-import { isLive, livePullsOn, type Pull, pullOf, rememberPulls, saidOn } from './pull'
+import { isLive, countedPullsOn, type Pull, pullOf, rememberPulls, saidOn } from './pull'
 import { carriersOf } from './sheet'
 import type { EditionState } from './state'
 
@@ -13,7 +13,7 @@ import type { EditionState } from './state'
  * was asked for; a fold pays nothing.
  */
 export interface Tally {
-  standings: Standing[]
+  standings: SheetStanding[]
   /** How many there are, by key. Sheets’ keys and pulls’ keys are those of `sheetKeys` and `pullKeys`. */
   counts: Map<string, number>
 }
@@ -57,7 +57,7 @@ export function talliedUnder(state: EditionState, prefix: string): Map<string, n
 }
 
 /** Every sheet’s standing, in serial order. */
-export function standings(state: EditionState): readonly Standing[] {
+export function standings(state: EditionState): readonly SheetStanding[] {
   return tallyOf(state).standings
 }
 
@@ -147,7 +147,7 @@ export function isOdd(state: EditionState, pull: Pull): boolean {
 }
 
 /** Why a sheet is not as it can be, in words; empty as a rule. */
-export function sheetOddities(state: EditionState, { sheet, place, layers, verdict }: Standing): string[] {
+export function sheetOddities(state: EditionState, { sheet, place, layers, verdict }: SheetStanding): string[] {
   const found: string[] = []
   if (new Set(layers).size < layers.length)
     found.push(`Sheet ${sheet.id} carries one layer twice. Void one of its pulls.`)
@@ -164,7 +164,7 @@ export function sheetOddities(state: EditionState, { sheet, place, layers, verdi
 }
 
 /** What one sheet counts as. */
-function sheetKeys(state: EditionState, standing: Standing): string[] {
+function sheetKeys(state: EditionState, standing: SheetStanding): string[] {
   const { sheet, place, layers, verdict } = standing
   const keys = [`is ${place.kind}`]
   const row = rowOf(place)
@@ -185,7 +185,7 @@ function sheetKeys(state: EditionState, standing: Standing): string[] {
 }
 
 /** What it still has to meet: the layer it waits for, and how many there are. */
-function stackKeys(state: EditionState, { sheet, place, layers }: Standing): string[] {
+function stackKeys(state: EditionState, { sheet, place, layers }: SheetStanding): string[] {
   if (!isAlive(place)) return []
   if (sheet.mark) return ['certain']
   const missing = state.layers.filter((layer) => !layers.includes(layer.id))
@@ -203,9 +203,9 @@ function stackKeys(state: EditionState, { sheet, place, layers }: Standing): str
  * What the sheet says of the room's pass rates (models.md, M3): each layer on it passed or not, and so did finishing. A sheet
  * lost between presses is lost at the layer it last carried; one that carries every layer and is lost since, in finishing.
  */
-function passKeys(state: EditionState, { sheet, place, layers }: Standing): string[] {
+function passKeys(state: EditionState, { sheet, place, layers }: SheetStanding): string[] {
   if (place.kind === 'split') return []
-  const pulls = livePullsOn(state, sheet).filter((pull) => pull.kind === 'pull')
+  const pulls = countedPullsOn(state, sheet).filter((pull) => pull.kind === 'pull')
   const isOverruled = sheet.curated !== null && sheet.curated.verdict !== 'reject'
   const isRejected = (pull: Pull) => saidOn(state, pull, sheet).verdict === 'reject' && !isOverruled
   const isWhole = isComplete(state, layers)
@@ -224,9 +224,9 @@ function passKeys(state: EditionState, { sheet, place, layers }: Standing): stri
 }
 
 /** The layer whose proof took this sheet out of the stack. */
-function proofKeys(state: EditionState, { sheet, place }: Standing): string[] {
+function proofKeys(state: EditionState, { sheet, place }: SheetStanding): string[] {
   if (place.kind !== 'proof' && place.kind !== 'standard' && place.kind !== 'bat') return []
-  const proof = livePullsOn(state, sheet).find((pull) => pull.kind !== 'pull')
+  const proof = countedPullsOn(state, sheet).find((pull) => pull.kind !== 'pull')
   return proof ? [`proofed ${proof.layerId}`] : []
 }
 

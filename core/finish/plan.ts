@@ -1,10 +1,15 @@
+import { IsBoolean, IsIn, IsInt, IsNumber, Max, Min } from 'class-validator'
+import { Id, OrNull, Part, Parts, Words } from '../ground/shape'
 import type { Box } from '../drawing/box'
 import type { Fault } from '../ground/refusal'
 
+export const mostColours = 12
+export const mostInBatch = 100
+
 /** One colour that is laid on by hand. */
-export interface HandColour {
-  id: string
-  name: string
+export class HandColour {
+  @Id('colour') id!: string
+  @Words(60) name!: string
 }
 
 /** Whether ink and paper bear the wash: a scrap of the same print is tried first. */
@@ -12,21 +17,25 @@ export type WashTrial = 'untried' | 'holds' | 'runs'
 export const washTrials: readonly WashTrial[] = ['untried', 'holds', 'runs']
 
 /** The stamp of printer or studio. */
-export interface Chop extends Box {
-  kind: 'blind' | 'inked'
+export class Chop {
+  @IsIn(['blind', 'inked']) kind!: 'blind' | 'inked'
+  @IsNumber() @Min(0) @Max(5000) left!: number
+  @IsNumber() @Min(0) @Max(5000) top!: number
+  @IsNumber() @Min(0) @Max(500) width!: number
+  @IsNumber() @Min(0) @Max(500) height!: number
 }
 
 /** What is done with a print after the press. */
-export interface FinishingPlan {
-  colours: HandColour[]
+export class FinishingPlan {
+  @Parts(() => HandColour, mostColours) colours!: HandColour[]
   /** Prints that are coloured together, one colour at a time. */
-  batch: number
-  wash: WashTrial
-  flatten: boolean
+  @IsInt() @Min(1) @Max(mostInBatch) batch!: number
+  @IsIn(washTrials) wash!: WashTrial
+  @IsBoolean() flatten!: boolean
   /** Trimmed to the finished size. */
-  trim: boolean
+  @IsBoolean() trim!: boolean
   /** Where the chop goes, seen from the front; mm from the finished sheet's upper left corner. Null for none. */
-  chop: Chop | null
+  @OrNull() @Part(() => Chop) chop!: Chop | null
 }
 
 export const noFinishing: FinishingPlan = {
@@ -37,9 +46,6 @@ export const noFinishing: FinishingPlan = {
   trim: false,
   chop: null,
 }
-
-export const mostColours = 12
-export const mostInBatch = 100
 
 /** A step that every print goes through after the press. */
 export interface FinishingStep {

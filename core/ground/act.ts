@@ -159,8 +159,8 @@ export interface Act<
 > {
   type: Type
   stream: AnyStream & { kind: Kind }
-  /** The class of its data; null of an act whose class stands in `shared/commands/` still. */
-  shape: ActShape | null
+  /** The class of its data. */
+  shape: ActShape
   guarded: Guarded
   begins: boolean
   late: boolean
@@ -195,32 +195,10 @@ export function defineAct<
   who: Who<StatesOf<NoInfer<Kind>, NoInfer<State>, NoInfer<Need>>, NoInfer<Data>>,
   options: ActOptions<NoInfer<Kind>, NoInfer<State>, NoInfer<Data>, Events, Need, Led, Guarded>,
 ): Act<Kind, Type, Data, Events, Guarded> & { shape: ActShape<Data> } {
-  return { ...definePlainAct<Kind, State, Type, Data, Events, Need, Led, Guarded>(stream, type, who, options), shape }
-}
-
-/**
- * The same of an act whose class stands in `shared/commands/` still: the data's type is read off the rule's second
- * parameter.
- */
-export function definePlainAct<
-  Kind extends string,
-  State extends Folded,
-  const Type extends string,
-  Data,
-  const Events extends readonly AnyEvent[],
-  Need extends Needs = Record<never, never>,
-  Led extends Needs = Record<never, never>,
-  const Guarded extends boolean = false,
->(
-  stream: Stream<Kind, State>,
-  type: Type,
-  who: Who<StatesOf<NoInfer<Kind>, NoInfer<State>, NoInfer<Need>>, NoInfer<Data>>,
-  options: ActOptions<NoInfer<Kind>, NoInfer<State>, Data, Events, Need, Led, Guarded>,
-): Act<Kind, Type, Data, Events, Guarded> & { shape: null } {
   const { begins = false, late = false, bearsDoubt = false, asksAgain = false } = options
   const { needs = () => ({}), leadsTo = () => ({}), events, rule } = options
   const guarded = (options.guarded ?? false) as Guarded
-  return { type, stream, shape: null, guarded, begins, late, bearsDoubt, asksAgain, needs, leadsTo, who, events, rule }
+  return { type, stream, shape, guarded, begins, late, bearsDoubt, asksAgain, needs, leadsTo, who, events, rule }
 }
 
 /** Data of one act or event out of a union of them. */

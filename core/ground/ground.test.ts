@@ -1,5 +1,6 @@
+import { Length } from 'class-validator'
 import { describe, expect, it } from 'vitest'
-import { begunOnce, definePlainAct, defineEvent, defineStream } from './act'
+import { begunOnce, defineAct, defineEvent, defineStream } from './act'
 import { appended, changed, folding, replacedAt, replacedWhere } from './fold'
 import { reasonMissing, refuse, refuseFault } from './refusal'
 import { anyone, managers, printers, staff } from './who'
@@ -59,6 +60,12 @@ describe('a fold', () => {
   })
 })
 
+class Hung {
+  static readonly sample: Hung = { slot: 'a' }
+
+  @Length(1, 9) slot!: string
+}
+
 describe('a stream, its events and acts', () => {
   const rack = defineStream('rack', empty, {
     gate: begunOnce((state) => state.slots.length > 0, 'This rack stands already.', {
@@ -72,10 +79,10 @@ describe('a stream, its events and acts', () => {
     (state, { slot }: { slot: string }) => changed(state, { slots: appended(state.slots, slot) }),
     [(data) => ({ slot: data.place }), (data) => ({ ...data, slot: String(data.slot) })],
   )
-  const hang = definePlainAct(rack, 'hang', printers, {
+  const hang = defineAct(rack, 'hang', Hung, printers, {
     begins: true,
     events: [hung],
-    rule: ({ rack }, data: { slot: string }) => [hung.on(rack, data)],
+    rule: ({ rack }, data) => [hung.on(rack, data)],
   })
 
   it('an event is written with one version more than it has upcasts, on the stream it happens to', () => {

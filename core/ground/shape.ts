@@ -3,6 +3,7 @@ import {
   ArrayMinSize,
   getMetadataStorage,
   IsArray,
+  IsDefined,
   IsInt,
   IsString,
   Length,
@@ -30,6 +31,10 @@ interface Note {
   isMany?: boolean
   /** The kind of stream, or of thing within one, that an id names. */
   names?: string
+  /** What a person calls it, where its own name would not be understood. */
+  called?: string
+  /** Never said again, not even to whoever gave it. */
+  isSecret?: boolean
 }
 
 const notes = new WeakMap<object, Map<string, Note>>()
@@ -49,9 +54,9 @@ function noteOf(shape: Shape, key: string): Note {
 
 /**
  * A decorator that fits fields of one type only: on another it does not compile. `null` is let through, since `OrNull`
- * stands beside it.
+ * stands beside it, and so is what may be left out.
  */
-type On<Value> = <Key extends string>(target: { [K in Key]: Value | null }, key: Key) => void
+type On<Value> = <Key extends string>(target: { [K in Key]?: Value | null }, key: Key) => void
 
 const all =
   <Value>(...decorators: PropertyDecorator[]): On<Value> =>
@@ -73,10 +78,23 @@ export const OrNull = (): PropertyDecorator => (target, key) => {
 }
 
 /** The id of something: of a stream of that kind, or of a thing within one. */
-export const Id = (names: string): On<string> => all(IsString(), Length(1, 64), noted({ names }))
+export const Id = (names: string, most = 64): On<string> => all(IsString(), Length(1, most), noted({ names }))
+
+/** Several of them. */
+export const Ids = (names: string, most: number): On<string[]> =>
+  all(
+    IsArray(),
+    ArrayMaxSize(most),
+    IsString({ each: true }),
+    Length(1, 64, { each: true }),
+    noted({ names, isMany: true }),
+  )
 
 /** The highest number a sheet can have. */
 const mostSheets = 20_000
+
+/** A sheet of the edition by number. */
+export const SheetId = (): On<number> => all(IsInt(), Min(1), Max(mostSheets), noted({ names: 'sheet' }))
 
 /** Sheets of the edition by number. */
 export const SheetIds = (most = 5000): On<number[]> =>
@@ -89,14 +107,26 @@ export const SheetIds = (most = 5000): On<number[]> =>
     noted({ names: 'sheet', isMany: true }),
   )
 
+/** What a person calls the field: “The name of the pressroom is a text of 1 to 80 characters”. */
+export const Called = (called: string): PropertyDecorator => noted({ called })
+
+/** A PIN or passphrase. */
+export const Secret = (least = 0): On<string> =>
+  all(IsString(), Length(least, 200), noted({ called: 'the PIN or passphrase', isSecret: true }))
+
 /** Words of a person. */
 export const Words = (most: number): On<string> => all(IsString(), MaxLength(most))
+
+/** A part, checked by its class. */
+export const Part = <Data extends object>(part: () => Shape<Data>): On<Data> =>
+  all(IsDefined(), ValidateNested(), noted({ part }))
 
 /** Parts, each checked by their class. */
 export const Parts = <Data extends object>(part: () => Shape<Data>, most: number, least = 0): On<Data[]> =>
   all(IsArray(), ArrayMinSize(least), ArrayMaxSize(most), ValidateNested({ each: true }), noted({ part, isMany: true }))
 
-export type FieldKind = 'whole' | 'number' | 'words' | 'choice' | 'flag' | 'instant' | 'pattern' | 'part'
+export type FieldKind =
+  'whole' | 'number' | 'words' | 'choice' | 'flag' | 'day' | 'room time' | 'instant' | 'pattern' | 'part'
 
 /** One field as a form shows it and a random run fills it. */
 export interface Field {
@@ -115,6 +145,9 @@ export interface Field {
   message: string | null
   part: Shape | null
   names: string | null
+  /** What it is called where something is said of it. */
+  called: string | null
+  isSecret: boolean
 }
 
 const kinds: Record<string, FieldKind> = {
@@ -123,7 +156,9 @@ const kinds: Record<string, FieldKind> = {
   isString: 'words',
   isIn: 'choice',
   isBoolean: 'flag',
-  isIso8601: 'instant',
+  isDay: 'day',
+  isRoomTime: 'room time',
+  isMoment: 'instant',
   matches: 'pattern',
 }
 
@@ -159,7 +194,7 @@ export function fieldsOf(shape: Shape): ReadonlyMap<string, Field> {
 }
 
 function blank(shape: Shape, name: string): Field {
-  const { unit = null, orNull = false, part, names = null } = noteOf(shape, name)
+  const { unit = null, orNull = false, part, names = null, called = null, isSecret = false } = noteOf(shape, name)
   return {
     name,
     kind: part ? 'part' : 'words',
@@ -173,6 +208,8 @@ function blank(shape: Shape, name: string): Field {
     message: null,
     part: part?.() ?? null,
     names,
+    called,
+    isSecret,
   }
 }
 
@@ -204,7 +241,9 @@ export function expected({ kind, least, most, unit, choices, many, orNull, messa
     words: least > 0 ? `a text of ${least} to ${most} characters` : `a text of at most ${most} characters`,
     choice: `one of ${choices.map(String).join(', ')}`,
     flag: 'yes or no',
-    instant: 'a time as 2026-11-02T09:30:00.000Z',
+    day: 'a day, written 2026-11-05',
+    'room time': 'a time by the room’s clock, written 2026-12-24T18:30',
+    instant: 'a moment, written 2026-11-02T09:30:00.000Z',
     pattern: 'written otherwise',
     part: 'an object',
   }

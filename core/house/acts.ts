@@ -359,10 +359,6 @@ type ActByType = { [One in OneAct as One['type']]: One }
 
 export type CommandType = OneAct['type']
 export type CommandData<T extends CommandType> = DataOf<ActByType[T], T>
-/** Acts whose class stands in their own file. */
-export type ShapedType = {
-  [T in CommandType]: ActByType[T]['shape'] extends null ? never : T
-}[CommandType]
 /** The kind of stream that an act is done to. */
 export type KindOf<T extends CommandType> = ActByType[T]['stream']['kind']
 /** What is given with an act beside its data: of a guarded one, the `seq` of what the person looked at. */
@@ -382,12 +378,9 @@ function byType<Item extends { type: string }>(items: readonly Item[]): Readonly
 
 export const actOf: ReadonlyMap<string, AnyAct> = byType<AnyAct>(acts)
 /** The class of an act's data. */
-export function shapeOf<T extends ShapedType>(type: T): ActShape<CommandData<T> & object> {
+export function shapeOf<T extends CommandType>(type: T): ActShape<CommandData<T> & object> {
   return actOf.get(type)!.shape as unknown as ActShape<CommandData<T> & object>
 }
-
-/** Every act whose class stands in its own file. */
-export const shapedTypes = acts.flatMap(({ type, shape }) => (shape ? [type] : [])) as ShapedType[]
 
 export const eventOf: ReadonlyMap<string, AnyEvent> = byType<AnyEvent>([
   ...acts.flatMap((act) => [...act.events]),

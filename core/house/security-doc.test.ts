@@ -1,10 +1,11 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
 import { openToOthers } from '../../tests/fixtures/anothers'
-import { mayDo } from '../../tests/fixtures/rights'
+import { plan } from '../../tests/fixtures/plan'
 import { type Role, roles } from '../ground/envelope'
-import { acts, type CommandType } from './acts'
-import { singleStreams, streamKinds } from './streams'
+import { emptyEdition } from '../edition/state'
+import { actOf, acts, type CommandType, shapeOf } from './acts'
+import { decide, singleStreams, streamKinds } from './streams'
 import { type Share, shareOf } from './who-sees'
 
 const file = new URL('../../docs/security.md', import.meta.url)
@@ -28,9 +29,41 @@ function whoSeesWhat(): string {
   )
 }
 
-/** The roles that may, in words; “named” where only those named on the edition may. */
+/** Whose the edition is, for whoever asks as p1. */
+const owners = {
+  printer: { artistId: null, printerIds: ['p0', 'p1'] },
+  artist: { artistId: 'p1', printerIds: ['p0'] },
+  another: { artistId: 'p2', printerIds: ['p0'] },
+}
+
+/** Every edition that a sample names, owned by them. */
+function editionsOf(owner: keyof typeof owners) {
+  const names = ['edition:1', 'edition:e', 'edition:e1']
+  return new Map(names.map((name) => [name, { ...emptyEdition(name), plan, ...owners[owner] }]))
+}
+
+/** Whether the act is let in; what its rule then says of the sample is no matter, nor that it may fall over half of it. */
+function isLetIn(type: CommandType, role: Role, owner: keyof typeof owners): boolean {
+  const { kind } = actOf.get(type)!.stream
+  const stream = singleStreams.includes(kind) ? kind : `${kind}:1`
+  const states = editionsOf(owner)
+  if (actOf.get(type)!.begins) states.delete(stream)
+  const context = { personId: 'p1', role, commandId: 'c1', occurredAt: '2026-11-02T09:30:00.000Z', zone: 'UTC' }
+  try {
+    const made = decide(states, { type, stream, data: shapeOf(type).sample, expectedSeq: 0 }, context)
+    return !('refusal' in made && made.refusal.code === 'not-allowed')
+  } catch {
+    return true
+  }
+}
+
+/** The roles that may, in words; “named” where only those named on the edition may, as its artist or its printer. */
 function whoMay(type: CommandType): string[] {
-  const word = (role: Role) => (mayDo(type, role, false) ? 'yes' : mayDo(type, role, true) ? 'named' : '')
+  const word = (role: Role) => {
+    if (isLetIn(type, role, 'another')) return 'yes'
+    const named = (['printer', 'artist'] as const).filter((owner) => isLetIn(type, role, owner))
+    return named.length === 1 ? named[0]! : named.length === 2 ? 'named' : ''
+  }
   return [type, ...roles.map(word)]
 }
 

@@ -1,3 +1,9 @@
+import { IsInt, IsNumber, Length, Max, Min } from 'class-validator'
+import { Id, Unit } from '../ground/shape'
+
+/** A hundred kilograms, in milligrams: more no slab holds. */
+export const heaviest = 100_000_000
+
 /**
  * How much ink (models.md, M4). Film in µm, areas in mm², density in g/cm³, masses in g: 1 µm · 1 mm² = 10⁻⁶ cm³.
  */
@@ -22,7 +28,11 @@ export const filmRange = { least: 5, most: 15 }
 
 export const perCubicCentimetre = 1e-6
 
-/** Grams of ink one impression takes: film × block area × inked share × density. */
+/**
+ * Grams of ink one impression takes: film × block area × inked share × density.
+ * @example
+ * gramsAnImpression(10_000, 0.5, 8, 1.1) // 0.044
+ */
 export function gramsAnImpression(blockArea: number, inkedShare: number, film: number, density: number): number {
   return film * blockArea * inkedShare * perCubicCentimetre * density
 }
@@ -111,11 +121,19 @@ export function shopFilm(
 }
 
 /** What a run of pulls took, weighed before and after. */
-export interface WeighedRun {
-  editionStream: string
-  layerId: string
-  milligrams: number
+export class WeighedRun {
+  static readonly sample: WeighedRun = {
+    editionStream: 'edition:e',
+    layerId: 'l',
+    milligrams: 9000,
+    area: 900000,
+    film: 7.5,
+  }
+
+  @Length(1, 80) editionStream!: string
+  @Id('layer') layerId!: string
+  @IsInt() @Min(0) @Max(heaviest) @Unit('mg') milligrams!: number
   /** Area printed, mm², and the film that follows from it, µm. */
-  area: number
-  film: number
+  @IsNumber() @Min(0) @Max(1e12) area!: number
+  @IsNumber() @Min(0) @Max(1000) film!: number
 }

@@ -1,3 +1,6 @@
+import { IsInt, Length, Max, Min } from 'class-validator'
+import { Id, OrNull, Unit } from '../ground/shape'
+import { heaviest } from './amount'
 import type { SeenDrawDown } from './draw-down'
 
 /** What a left-over was when it was poured: what is done to it later does not reach back. */
@@ -7,13 +10,13 @@ export interface Held {
 }
 
 /** One ink as it is weighed in. Weights are whole milligrams, so that sums are exact. */
-export interface Poured {
+export class Poured {
   /** The tub it came from, or null when it was not in the store. */
-  tubId: string | null
+  @OrNull() @Id('tub') tubId!: string | null
   /** The left-over batch it came from, or null. */
-  batchId: string | null
-  name: string
-  milligrams: number
+  @OrNull() @Id('batch') batchId!: string | null
+  @Length(1, 80) name!: string
+  @IsInt() @Min(-heaviest) @Max(heaviest) @Unit('mg') milligrams!: number
 }
 
 /** One ink in a batch. */

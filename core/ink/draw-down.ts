@@ -1,23 +1,27 @@
+import { IsNumber, Max, Min } from 'class-validator'
+import { IsColour } from '../ground/written'
 import { deltaE, hexOf, labOf, labOfHex } from './colour'
 import { film, fromDrawDown, invertBand, type Pigment } from './kubelka-munk'
 import { reflectanceOf } from './reconstruct'
 import { bands, even } from './spectrum'
 
 /** An ink spread on a card that is white in one half and black in the other, as the eye or a picture sees it. */
-export interface Card {
+export class Card {
   /** The bare white of the card, `#rrggbb`. */
-  white: string
-  overWhite: string
-  overBlack: string
+  @IsColour() white!: string
+  @IsColour() overWhite!: string
+  @IsColour() overBlack!: string
   /** Film thickness, µm. */
-  thickness: number
+  @IsNumber() @Min(0) @Max(1000) thickness!: number
 }
 
 /** A draw-down of a batch beside what was predicted. */
-export interface SeenDrawDown {
-  ground: string
-  colour: string
-  thickness: number
+export class SeenDrawDown {
+  static readonly sample: SeenDrawDown = { ground: '#ffffff', colour: '#445566', thickness: 8 }
+
+  @IsColour() ground!: string
+  @IsColour() colour!: string
+  @IsNumber() @Min(0) @Max(1000) thickness!: number
 }
 
 export type CardReading = { pigment: Pigment } | { trouble: 'opaque' | 'contradictory' | 'thickness'; message: string }

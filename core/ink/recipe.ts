@@ -5,7 +5,11 @@
 /** How far shares may miss 1 and still be taken as rounding. */
 const rounding = 1e-6
 
-/** Parts, percents or grams as fractions of the whole. @throws RangeError when they hold nothing or less than nothing */
+/**
+ * Parts, percents or grams as fractions of the whole. @throws RangeError when they hold nothing or less than nothing
+ * @example
+ * fractionsOf([3, 1]) // [0.75, 0.25]
+ */
 export function fractionsOf(amounts: readonly number[]): number[] {
   if (amounts.some((amount) => !(amount >= 0))) throw new RangeError('A share is zero or more.')
   const whole = amounts.reduce((sum, amount) => sum + amount, 0)
@@ -21,7 +25,11 @@ export function fillsHundred(percents: readonly number[]): boolean {
   )
 }
 
-/** Whole milligrams of each component that add up to exactly the whole; the largest remainders are rounded up. */
+/**
+ * Whole milligrams of each component that add up to exactly the whole; the largest remainders are rounded up.
+ * @example
+ * weightsOf([0.75, 0.25], 1001) // [751, 250]
+ */
 export function weightsOf(fractions: readonly number[], milligrams: number): number[] {
   const exact = fractions.map((fraction) => fraction * milligrams)
   const down = exact.map(Math.floor)

@@ -1,38 +1,21 @@
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator'
+import { Id, OrNull, Part, Parts, Words } from '../ground/shape'
+import { IsColour } from '../ground/written'
 import type { InkFamily } from './family'
-import type { HueName } from './hues'
-import type { Roller } from './roller'
+import { type HueName, hueNames } from './hues'
+import { Roller } from './roller'
 
 /** Something to do every so many pulls: the slab's rim, masks, the jig. */
-export interface Chore {
-  every: number
-  what: string
+export class Chore {
+  @IsInt() @Min(0) @Max(10_000) every!: number
+  @Words(120) what!: string
 }
 
 /** How one zone of a layer takes its ink. Shares of the block, 0 to 1; null while unknown. */
-export interface ZoneInk {
-  zoneId: string
-  inkedShare: number | null
-  wipedShare: number
-}
-
-/** How a layer is rolled up: what printers keep the same for every impression. */
-export interface RollUp {
-  roller: Roller | null
-  /** Slab rolled out, mm². */
-  slabArea: number
-  charges: number
-  passes: number
-  directions: string
-  wiping: string
-  masks: string
-  dabbing: string
-  touching: string
-  chores: Chore[]
-  zones: ZoneInk[]
-  /** Wash-ups reckoned with, one at the end of each session. */
-  sessions: number
-  /** Minutes the ink may lie open on the slab by its label, or null where that was not said. */
-  openMinutes: number | null
+export class ZoneInk {
+  @Id('zone') zoneId!: string
+  @OrNull() @IsNumber() @Min(-10) @Max(10) inkedShare!: number | null
+  @IsNumber() @Min(-10) @Max(10) wipedShare!: number
 }
 
 export const rollUpDefaults: RollUp = {
@@ -49,6 +32,33 @@ export const rollUpDefaults: RollUp = {
   zones: [],
   sessions: 1,
   openMinutes: null,
+}
+
+/** How a layer is rolled up: what printers keep the same for every impression. */
+export class RollUp {
+  static readonly sample: RollUp = {
+    ...rollUpDefaults,
+    roller: { id: 'r', name: 'large', width: 200, diameter: 60 },
+    chores: [{ every: 10, what: 'wipe the rim' }],
+    zones: [{ zoneId: 'z', inkedShare: null, wipedShare: 0.1 }],
+  }
+
+  @OrNull() @Part(() => Roller) roller!: Roller | null
+  /** Slab rolled out, mm². */
+  @IsNumber() @Min(0) @Max(1e8) slabArea!: number
+  @IsInt() @Min(0) @Max(50) charges!: number
+  @IsInt() @Min(0) @Max(100) passes!: number
+  @Words(120) directions!: string
+  @Words(120) wiping!: string
+  @Words(120) masks!: string
+  @Words(120) dabbing!: string
+  @Words(120) touching!: string
+  @Parts(() => Chore, 12) chores!: Chore[]
+  @Parts(() => ZoneInk, 20) zones!: ZoneInk[]
+  /** Wash-ups reckoned with, one at the end of each session. */
+  @IsInt() @Min(0) @Max(100) sessions!: number
+  /** Minutes the ink may lie open on the slab by its label, or null where that was not said. */
+  @OrNull() @IsNumber() @Min(0) @Max(100_000) openMinutes!: number | null
 }
 
 /** Water-based ink dries on the slab; the others are not watched by the clock unless their label says so. Minutes. */
@@ -126,38 +136,43 @@ export const inkSigns = {
 export const mostLayers = 7
 
 /** One ink of a layer on the overprint table. Thickness in µm. */
-export interface OverprintLayer {
-  layerId: string
-  batchId: string | null
-  thickness: number
+export class OverprintLayer {
+  @Id('layer') layerId!: string
+  @OrNull() @Id('batch') batchId!: string | null
+  @IsNumber() @Min(0) @Max(100) thickness!: number
 }
 
-export interface OverprintWish {
-  layers: string[]
-  keep: 'colour' | 'layer' | 'paper'
-  colour: string | null
-  layerId: string | null
+export class OverprintWish {
+  @IsArray() @ArrayMaxSize(7) @IsString({ each: true }) @Length(1, 64, { each: true }) layers!: string[]
+  @IsIn(['colour', 'layer', 'paper']) keep!: 'colour' | 'layer' | 'paper'
+  @OrNull() @IsColour() colour!: string | null
+  @OrNull() @Id('layer') layerId!: string | null
 }
 
 /** The layers in the order they are meant to be laid, and what their overlaps should look like. */
-export interface OverprintPlan {
-  paper: string
-  layers: OverprintLayer[]
-  wishes: OverprintWish[]
+export class OverprintPlan {
+  @IsColour() paper!: string
+  @Parts(() => OverprintLayer, 12) layers!: OverprintLayer[]
+  @Parts(() => OverprintWish, 40) wishes!: OverprintWish[]
+}
+
+class StripeSaid {
+  @Id('batch') batchId!: string
+  @IsNumber() @Min(-1) @Max(2) at!: number
 }
 
 /** Inks side by side on one roller. `at`: middle of a stripe as a share of the roller's width. */
-export interface BlendPlan {
-  stripes: { batchId: string; at: number }[]
+export class BlendPlan {
+  @Parts(() => StripeSaid, 6) stripes!: StripeSaid[]
   /** Width of each zone where two inks meet, as a share of the roller's width. */
-  blend: number
-  widening: number
+  @IsNumber() @Min(-1) @Max(2) blend!: number
+  @IsNumber() @Min(0) @Max(1) widening!: number
   /** Lay the slab fresh after so many charges; 0 for never. */
-  freshAfter: number
-  avoid: HueName | null
+  @IsInt() @Min(0) @Max(10_000) freshAfter!: number
+  @OrNull() @IsIn(hueNames) avoid!: HueName | null
   /** Rolled in one direction only, or the printer wants it otherwise. */
-  severalDirections: boolean
-  thickness: number
+  @IsBoolean() severalDirections!: boolean
+  @IsNumber() @Min(0) @Max(100) thickness!: number
 }
 
 /** Why a blend cannot stand, or null. */
@@ -185,10 +200,17 @@ export function blendFault({
   return null
 }
 
+class MaskedArea {
+  @IsNumber() @Min(0) @Max(1) left!: number
+  @IsNumber() @Min(0) @Max(1) top!: number
+  @IsNumber() @Min(0) @Max(1) width!: number
+  @IsNumber() @Min(0) @Max(1) height!: number
+}
+
 /** How an inked share was found in a picture of the block, or null when it was typed. */
-export interface ShareReading {
-  pictureId: string
-  threshold: number
-  lightInked: boolean
-  masked: { left: number; top: number; width: number; height: number }[]
+export class ShareReading {
+  @Id('picture', 100) pictureId!: string
+  @IsInt() @Min(0) @Max(256) threshold!: number
+  @IsBoolean() lightInked!: boolean
+  @Parts(() => MaskedArea, 40) masked!: MaskedArea[]
 }

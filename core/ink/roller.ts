@@ -1,9 +1,14 @@
+import { IsNumber, Length, Max, Min } from 'class-validator'
+import { Id } from '../ground/shape'
+
 /** A hand roller. Lengths in mm. */
-export interface Roller {
-  id: string
-  name: string
-  width: number
-  diameter: number
+export class Roller {
+  static readonly sample: Roller = { id: 'r', name: 'large', width: 200, diameter: 60 }
+
+  @Id('roller') id!: string
+  @Length(1, 80) name!: string
+  @IsNumber() @Min(0) @Max(5000) width!: number
+  @IsNumber() @Min(0) @Max(1000) diameter!: number
 }
 
 export interface RollerFit {

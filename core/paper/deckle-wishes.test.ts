@@ -6,7 +6,7 @@ import { planTears, type TearPlan } from './tear-plan'
 const across: Record<Edge, Edge> = { left: 'right', right: 'left', top: 'top', bottom: 'bottom' }
 const down: Record<Edge, Edge> = { left: 'left', right: 'right', top: 'bottom', bottom: 'top' }
 const mirrored = (set: Edges, way: Record<Edge, Edge>) =>
-  Object.fromEntries(edges.map((edge) => [edge, set[way[edge]]])) as Edges
+  Object.fromEntries(edges.map((edge) => [edge, set[way[edge]]])) as unknown as Edges
 const some = fc.record({ left: fc.boolean(), right: fc.boolean(), top: fc.boolean(), bottom: fc.boolean() })
 const points = (plan: TearPlan) => plan.pieces.reduce((sum, piece) => sum + piece.deckled, 0)
 const largest = (plan: TearPlan) =>

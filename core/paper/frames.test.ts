@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { planTears } from './tear-plan'
 import { byGrain, type Edge, type Edges, edges, noEdges, type TearRequest } from './tear-request'
 
-type Told = [pieces: number, points: number, tears: number, offcut: number]
+type PlanFigures = [pieces: number, points: number, tears: number, offcut: number]
 
-const better = (a: Told, b: Told) => a[0] - b[0] || a[1] - b[1] || b[2] - a[2] || a[3] - b[3]
+const better = (a: PlanFigures, b: PlanFigures) => a[0] - b[0] || a[1] - b[1] || b[2] - a[2] || a[3] - b[3]
 const turned: Record<Edge, Edge> = { top: 'right', right: 'bottom', bottom: 'left', left: 'top' }
 const half: Record<Edge, Edge> = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' }
 
@@ -18,25 +18,25 @@ function pointsOf(wanted: Edges, sides: Edges, quarter: boolean): number {
 }
 
 /** Every tear at every whole unit in the directions allowed, tried one by one. Nothing clever, so nothing to be wrong with. */
-function tried(request: TearRequest, width: number, height: number, kept: Edges, x: boolean, y: boolean): Told {
+function tried(request: TearRequest, width: number, height: number, kept: Edges, x: boolean, y: boolean): PlanFigures {
   const { piece, sheet } = request
   const least = Math.max(request.strip, 1)
   const lies = [
     { w: piece.width, h: piece.height, quarter: false },
     { w: piece.height, h: piece.width, quarter: true },
   ].filter(({ quarter }) => piece.grain === 'free' || quarter === (piece.grain !== sheet.grain))
-  const known = new Map<string, Told>()
-  const solve = (w: number, h: number, sides: Edges): Told => {
+  const known = new Map<string, PlanFigures>()
+  const solve = (w: number, h: number, sides: Edges): PlanFigures => {
     const key = `${w} ${h} ${edges.map((edge) => Number(sides[edge])).join('')}`
     const before = known.get(key)
     if (before) return before
-    let best: Told = [0, 0, 0, w * h]
+    let best: PlanFigures = [0, 0, 0, w * h]
     for (const lie of lies) {
-      const as: Told = [1, pointsOf(piece.deckles, sides, lie.quarter), 0, 0]
+      const as: PlanFigures = [1, pointsOf(piece.deckles, sides, lie.quarter), 0, 0]
       if (lie.w === w && lie.h === h && better(as, best) > 0) best = as
     }
-    const consider = (a: Told, b: Told) => {
-      const sum: Told = [a[0] + b[0], a[1] + b[1], a[2] + b[2] + 1, Math.max(a[3], b[3])]
+    const consider = (a: PlanFigures, b: PlanFigures) => {
+      const sum: PlanFigures = [a[0] + b[0], a[1] + b[1], a[2] + b[2] + 1, Math.max(a[3], b[3])]
       if (better(sum, best) > 0) best = sum
     }
     if (x)
@@ -52,7 +52,7 @@ function tried(request: TearRequest, width: number, height: number, kept: Edges,
 }
 
 /** The best of every way to true the sheet: no edge, one in the direction that is torn, or one in each. */
-function byBruteForce(request: TearRequest): Told {
+function byBruteForce(request: TearRequest): PlanFigures {
   const { width, height, deckles, allowance } = request.sheet
   const sides = <A extends Edge>([a, b]: [A, A]) => (deckles[a] ? (deckles[b] ? [a, b] : [b]) : [a])
   const xs = [null, ...sides(['left', 'right'])]
@@ -61,13 +61,13 @@ function byBruteForce(request: TearRequest): Told {
     ys.map((y) => {
       const kept = { ...deckles, ...(x && { [x]: false }), ...(y && { [y]: false }) }
       const [w, h] = [width - (x ? allowance : 0), height - (y ? allowance : 0)]
-      return w > 0 && h > 0 ? tried(request, w, h, kept, x !== null, y !== null) : ([0, 0, 0, 0] as Told)
+      return w > 0 && h > 0 ? tried(request, w, h, kept, x !== null, y !== null) : ([0, 0, 0, 0] as PlanFigures)
     }),
   )
   return all.reduce((a, b) => (better(b, a) > 0 ? b : a))
 }
 
-const told = (request: TearRequest): Told => {
+const told = (request: TearRequest): PlanFigures => {
   const plan = planTears(request)
   const points = plan.pieces.reduce((sum, piece) => sum + piece.deckled, 0)
   const offcut = Math.round(Math.max(0, ...plan.offcuts.map(({ width, height }) => width * height)))

@@ -1,45 +1,66 @@
-import type { Edges, PieceWanted, SheetInHand } from './tear-request'
-
-export interface Margins {
-  top: number
-  right: number
-  bottom: number
-  left: number
-}
-
-/** Images on one piece of paper, and what is left between two of them, mm. */
-export interface ImagesOnPiece {
-  across: number
-  down: number
-  gap: number
-}
+import { IsIn, IsInt, IsNumber, Max, Min } from 'class-validator'
+import { Id, OrNull, Part } from '../ground/shape'
+import { longest } from '../units/length'
+import { Edges, noEdges, type PieceWanted, SheetInHand } from './tear-request'
 
 /** More images than this are not printed side by side on one piece. */
 export const mostImages = 8
+
+export class Margins {
+  @IsNumber() @Min(0) @Max(longest) top!: number
+  @IsNumber() @Min(0) @Max(longest) right!: number
+  @IsNumber() @Min(0) @Max(longest) bottom!: number
+  @IsNumber() @Min(0) @Max(longest) left!: number
+}
+
+/** Images on one piece of paper, and what is left between two of them, mm. */
+export class ImagesOnPiece {
+  @IsInt() @Min(1) @Max(mostImages) across!: number
+  @IsInt() @Min(1) @Max(mostImages) down!: number
+  @IsNumber() @Min(0) @Max(500) gap!: number
+}
 
 export const oneImage: ImagesOnPiece = { across: 1, down: 1, gap: 0 }
 
 /** How many that is. */
 export const imagesOn = ({ across, down }: ImagesOnPiece): number => across * down
 
+class SignedSize {
+  @IsNumber() @Min(-longest) @Max(longest) width!: number
+  @IsNumber() @Min(-longest) @Max(longest) height!: number
+}
+
 /** How an edition's sheets are to be got out of the paper. Lengths in mm. */
-export interface PiecePlan {
+export class PiecePlan {
+  static readonly sample: PiecePlan = {
+    lotId: 'l',
+    sheet: { width: 760, height: 560, deckles: noEdges, allowance: 0, grain: 'unknown' },
+    image: { width: 240, height: 160 },
+    images: { across: 2, down: 1, gap: 20 },
+    margins: evenMargins(30, 1.25),
+    foot: 1.25,
+    trim: 0,
+    grain: 'free',
+    deckles: noEdges,
+    strip: 15,
+  }
+
   /** The lot it is torn from, or null while none is chosen. */
-  lotId: string | null
-  sheet: SheetInHand
+  @OrNull() @Id('lot') lotId!: string | null
+  @Part(() => SheetInHand) sheet!: SheetInHand
   /** One image. */
-  image: { width: number; height: number }
+  @Part(() => SignedSize) image!: SignedSize
   /** Images side by side on one piece, to be cut apart after printing, and the paper between them. */
-  images: ImagesOnPiece
-  margins: Margins
+  @Part(() => ImagesOnPiece) images!: ImagesOnPiece
+  @Part(() => Margins) margins!: Margins
   /** The foot's margin over the others while they are kept even, or null when each margin is set by itself. */
-  foot: number | null
+  @OrNull() @IsNumber() @Min(0.5) @Max(3) foot!: number | null
   /** Torn larger all round, to be trimmed after printing. */
-  trim: number
-  grain: PieceWanted['grain']
-  deckles: Edges
+  @IsNumber() @Min(0) @Max(200) trim!: number
+  @IsIn(['width', 'height', 'free']) grain!: PieceWanted['grain']
+  @Part(() => Edges) deckles!: Edges
   /** Narrowest strip that can be torn, or 0 when cut with a knife. */
-  strip: number
+  @IsNumber() @Min(0) @Max(200) strip!: number
 }
 
 /** A foot a quarter heavier than the other margins is a usual start. */

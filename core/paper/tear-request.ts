@@ -1,20 +1,33 @@
+import { IsBoolean, IsIn, IsNumber, Max, Min } from 'class-validator'
+import { longest } from '../units/length'
+import { Part } from '../ground/shape'
+
 export type Edge = 'left' | 'right' | 'top' | 'bottom'
 export const edges: readonly Edge[] = ['left', 'right', 'top', 'bottom']
-export type Edges = Record<Edge, boolean>
+
+/** Which edges of a sheet carry a deckle. */
+export class Edges implements Record<Edge, boolean> {
+  @IsBoolean() left!: boolean
+  @IsBoolean() right!: boolean
+  @IsBoolean() top!: boolean
+  @IsBoolean() bottom!: boolean
+}
+
 export const noEdges: Edges = { left: false, right: false, top: false, bottom: false }
 
 /** Which side the fibres run along: `width` is the first side given, `height` the second. */
-export type Grain = 'width' | 'height' | 'unknown'
+export const grains = ['width', 'height', 'unknown'] as const
+export type Grain = (typeof grains)[number]
 
 /** The large sheet as it lies on the table. Lengths in mm. */
-export interface SheetInHand {
+export class SheetInHand {
   /** As measured; of an uneven sheet the shorter of two opposite sides. */
-  width: number
-  height: number
-  deckles: Edges
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
+  @Part(() => Edges) deckles!: Edges
   /** Lost in truing up the datum edge of each direction. */
-  allowance: number
-  grain: Grain
+  @IsNumber() @Min(0) @Max(200) allowance!: number
+  @IsIn(grains) grain!: Grain
 }
 
 /** One piece, with the way it is wanted. Lengths in mm. */

@@ -4,6 +4,8 @@ import type { BetaRate } from './odds'
  * P(at least so many good of n), the pass rate being ~ Beta(passed, rejected): the beta-binomial's tail, by the ratio of
  * one term to the next, from ln P(0) = Σ ln((b + i)/(a + b + i)).
  * @param needed good ones wanted; 0 or fewer are certain
+ * @example
+ * chanceOfGood(3, 3, { passed: 1, rejected: 1 }) // 0.25
  */
 export function chanceOfGood(needed: number, n: number, { passed: a, rejected: b }: BetaRate): number {
   if (needed <= 0) return 1

@@ -1,21 +1,25 @@
+import { IsIn, IsInt, Length, Max, Min } from 'class-validator'
 import { type Method, methods } from './plan'
 import { type Work, works } from './work'
 
+const mostPulls = 100_000
+
 /** One edition from before the ledger, as totals. It feeds pass rates and never becomes pulls. */
-export interface PastEdition {
-  id: string
-  title: string
-  method: Method
-  work: Work
+export class PastEditionRow {
+  @Length(1, 120) title!: string
+  @IsIn(methods) method!: Method
+  @IsIn(works) work!: Work
   /** Pulls that passed and that did not, over all layers; warm-up and proofs left out. */
-  passed: number
-  rejected: number
+  @IsInt() @Min(0) @Max(mostPulls) passed!: number
+  @IsInt() @Min(0) @Max(mostPulls) rejected!: number
   /** Finished prints that were numbered, and those lost in curating, colouring or signing. */
-  finished: number
-  lost: number
+  @IsInt() @Min(0) @Max(mostPulls) finished!: number
+  @IsInt() @Min(0) @Max(mostPulls) lost!: number
 }
 
-export type PastEditionRow = Omit<PastEdition, 'id'>
+export interface PastEdition extends PastEditionRow {
+  id: string
+}
 
 /** Columns of the CSV, in the order of the template. */
 export const pastEditionColumns = ['title', 'method', 'work', 'passed', 'rejected', 'finished', 'lost'] as const
@@ -25,8 +29,6 @@ export interface ReadRows {
   /** Lines that could not be read, counted as a text editor counts them, with what to do. */
   faults: { line: number; message: string }[]
 }
-
-const mostPulls = 100_000
 
 function whole(text: string | undefined, what: string, needed: boolean): number | string {
   const trimmed = (text ?? '').trim()

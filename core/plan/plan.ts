@@ -1,6 +1,17 @@
-import type { LineCustom } from '../print/pencil-line'
-import { isOpenWork, type OrderSchool, type ProofSeries, type SizeSchool } from '../print/series'
-import type { StatedRate, Work } from './work'
+import { IsBoolean, IsIn, IsInt, IsNumber, Max, Min } from 'class-validator'
+import { OrNull, Part, Words } from '../ground/shape'
+import { IsDay } from '../ground/written'
+import { type LineCustom, lineCustoms } from '../print/pencil-line'
+import {
+  isOpenWork,
+  type OrderSchool,
+  orderSchools,
+  type ProofSeries,
+  type SizeSchool,
+  sizeSchools,
+} from '../print/series'
+import { planDefaults } from './defaults'
+import { StatedRate, type Work, works } from './work'
 
 /** How colour is made. */
 export type Method = 'single' | 'reduction' | 'several blocks' | 'jigsaw' | 'blended roll'
@@ -14,69 +25,76 @@ export type Layering = 'ahead' | 'as one goes'
 export const layerings: readonly Layering[] = ['ahead', 'as one goes']
 
 /** What time and ink are reckoned at, in the studio's currency. */
-export interface Rates {
+export class Rates {
   /** Price of a gram of ink. */
-  inkGram: number
-  pressHour: number
-  labourHour: number
-  minutesPerPull: number
+  @IsNumber() @Min(0) @Max(10_000) inkGram!: number
+  @IsNumber() @Min(0) @Max(10_000) pressHour!: number
+  @IsNumber() @Min(0) @Max(10_000) labourHour!: number
+  @IsNumber() @Min(0) @Max(600) minutesPerPull!: number
 }
-
-export const noRates: Rates = { inkGram: 0, pressHour: 0, labourHour: 0, minutesPerPull: 4 }
 
 /** The confidences offered for the number of sheets to start. */
 export const confidences = [0.8, 0.9, 0.95] as const
 
-export interface EditionPlan {
-  method: Method
-  work: Work
+/** How many proofs of each kind are promised beside the edition. */
+export class ProofsPromised implements Record<ProofSeries, number> {
+  @IsInt() @Min(0) @Max(500) AP!: number
+  @IsInt() @Min(0) @Max(500) PP!: number
+  @IsInt() @Min(0) @Max(500) HC!: number
+}
+
+export class EditionPlan {
+  static readonly sample: EditionPlan = {
+    ...planDefaults,
+    method: 'single',
+    size: 4,
+    sizeSchool: 'declared',
+    orderSchool: 'curated',
+    proofs: { AP: 1, PP: 0, HC: 0 },
+    line: 'number-title-signature',
+    year: 2026,
+    numerals: 'roman',
+    artist: 'Ansa Quill',
+    due: null,
+  }
+
+  @IsIn(methods) method!: Method
+  @IsIn(works) work!: Work
   /** Coloured by hand after the press. */
-  colouring: boolean
-  layering: Layering
+  @IsBoolean() colouring!: boolean
+  @IsIn(layerings) layering!: Layering
   /** Layers reckoned with; more may be added as one goes. */
-  layersPlanned: number
+  @IsInt() @Min(1) @Max(40) layersPlanned!: number
   /** The printer's own guess at the share of pulls that pass, or null for the usual one. */
-  expected: StatedRate | null
+  @OrNull() @Part(() => StatedRate) expected!: StatedRate | null
   /** The same for finishing: curating, colouring, signing. */
-  finishing: StatedRate | null
+  @OrNull() @Part(() => StatedRate) finishing!: StatedRate | null
   /** How sure the goal is to be reached, 0 to 1. */
-  confidence: number
+  @IsNumber() @Min(0.5) @Max(0.999) confidence!: number
   /** Sheets the printer decided to start, or null while undecided. */
-  start: number | null
-  rates: Rates
+  @OrNull() @IsInt() @Min(1) @Max(5000) start!: number | null
+  @Part(() => Rates) rates!: Rates
   /** Prints wanted in the numbered edition (a wish when the school is `counted` or `open`). */
-  size: number
-  sizeSchool: SizeSchool
-  orderSchool: OrderSchool
+  @IsInt() @Min(1) @Max(2000) size!: number
+  @IsIn(sizeSchools) sizeSchool!: SizeSchool
+  @IsIn(orderSchools) orderSchool!: OrderSchool
   /** Proofs promised beside the edition. */
-  proofs: Record<ProofSeries, number>
-  line: LineCustom
+  @Part(() => ProofsPromised) proofs!: ProofsPromised
+  @IsIn(lineCustoms) line!: LineCustom
   /** Year pencilled after the signature, or null for none. */
-  year: number | null
-  numerals: 'roman' | 'arabic'
+  @OrNull() @IsInt() @Min(1400) @Max(2400) year!: number | null
+  @IsIn(['roman', 'arabic']) numerals!: 'roman' | 'arabic'
   /** Who signs; free text, since a printer need not be the artist. */
-  artist: string
+  @Words(80) artist!: string
   /** Delivery date, ISO date, or null. */
-  due: string | null
+  @OrNull() @IsDay() due!: string | null
 }
 
-/** What plans were made of before they said how sheets to start were reckoned. */
-export const planDefaults: Pick<
-  EditionPlan,
-  'work' | 'colouring' | 'layering' | 'layersPlanned' | 'expected' | 'finishing' | 'confidence' | 'start' | 'rates'
-> = {
-  work: 'press',
-  colouring: false,
-  layering: 'as one goes',
-  layersPlanned: 1,
-  expected: null,
-  finishing: null,
-  confidence: 0.9,
-  start: null,
-  rates: noRates,
-}
-
-/** Good prints the printer must reach: the edition and the proofs promised; none in open work. */
+/**
+ * Good prints the printer must reach: the edition and the proofs promised; none in open work.
+ * @example
+ * goal({ size: 20, sizeSchool: 'declared', proofs: { AP: 2, PP: 1, HC: 0 } }) // 23
+ */
 export function goal(plan: Pick<EditionPlan, 'size' | 'proofs' | 'sizeSchool'>): number {
   if (isOpenWork(plan)) return 0
   return plan.size + plan.proofs.AP + plan.proofs.PP + plan.proofs.HC

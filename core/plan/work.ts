@@ -1,12 +1,14 @@
+import { IsNumber, Max, Min } from 'class-validator'
+
 /** How the pulls are made, as far as it tells how many will pass. */
 export type Work = 'press' | 'small hand work' | 'large hand work' | 'beginners'
 export const works: readonly Work[] = ['press', 'small hand work', 'large hand work', 'beginners']
 
 /** A pass rate the printer states, and how sure: worth so many pulls. */
-export interface StatedRate {
+export class StatedRate {
   /** Share of pulls that pass, 0 to 1. */
-  rate: number
-  pulls: number
+  @IsNumber() @Min(0) @Max(1) rate!: number
+  @IsNumber() @Min(1) @Max(5000) pulls!: number
 }
 
 /** Shares that pass before anything is known here (models.md, M3). */

@@ -1,3 +1,5 @@
+import { IsIn, IsInt, IsNumber, Max, Min } from 'class-validator'
+import { Id, OrNull, Words } from '../ground/shape'
 import type { PressSetting } from './stack'
 
 /** What packing is made of. A felt gives way, a card hardly. */
@@ -5,17 +7,27 @@ export type PieceKind = 'card' | 'felt' | 'blanket' | 'film' | 'board' | 'sheet'
 export const pieceKinds: readonly PieceKind[] = ['card', 'felt', 'blanket', 'film', 'board', 'sheet']
 
 /** Packing of one kind and thickness in the room's drawer. mm. */
-export interface DrawerPiece {
-  id: string
-  name: string
-  kind: PieceKind
+export class DrawerPiece {
+  static readonly sample: DrawerPiece = {
+    id: 'felt',
+    name: 'felt',
+    kind: 'felt',
+    thickness: 3,
+    squeezed: 2.4,
+    count: 2,
+    length: 900,
+  }
+
+  @Id('piece') id!: string
+  @Words(60) name!: string
+  @IsIn(pieceKinds) kind!: PieceKind
   /** As it lies free. */
-  thickness: number
+  @IsNumber() @Min(0) @Max(60) thickness!: number
   /** As it is under the roller, for what gives way; null for what does not. */
-  squeezed: number | null
-  count: number
+  @OrNull() @IsNumber() @Min(0) @Max(60) squeezed!: number | null
+  @IsInt() @Min(0) @Max(1000) count!: number
   /** How long it is along the bed, mm; null where it covers the bed or nobody measured it. */
-  length: number | null
+  @OrNull() @IsNumber() @Min(1) @Max(5000) length!: number | null
 }
 
 /** What a piece takes up in a press, mm. */

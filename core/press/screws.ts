@@ -29,7 +29,11 @@ export interface ScrewAnswer extends Reading {
 
 export type ScrewRefusal = 'below-zero' | 'beyond-travel'
 
-/** Divisions above zero. */
+/**
+ * Divisions above zero.
+ * @example
+ * divisionsOf({ turns: 1, divisions: 3.5 }, { divisions: 16 }) // 19.5
+ */
 export function divisionsOf({ turns, divisions }: Reading, screws: Pick<Screws, 'divisions'>): number {
   return turns * screws.divisions + divisions
 }
@@ -39,7 +43,11 @@ export function heightOf(reading: Reading, screws: Pick<Screws, 'pitch' | 'divis
   return (divisionsOf(reading, screws) / screws.divisions) * screws.pitch
 }
 
-/** Whole turns and divisions of so many divisions; of a number below zero both are. */
+/**
+ * Whole turns and divisions of so many divisions; of a number below zero both are.
+ * @example
+ * readingOf(19.5, { divisions: 16 }) // { turns: 1, divisions: 3.5 }
+ */
 export function readingOf(divisions: number, screws: Pick<Screws, 'divisions'>): Reading {
   const turns = Math.trunc(divisions / screws.divisions)
   return { turns, divisions: divisions - turns * screws.divisions }

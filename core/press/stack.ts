@@ -1,34 +1,47 @@
+import { IsInt, IsNumber, Length, Max, Min } from 'class-validator'
+import { Id, OrNull, Part, Parts, Words } from '../ground/shape'
+
 /** What lies in a press for a layer. Thickness in mm, felts and blankets as they are when squeezed. */
-export interface Packing {
-  name: string
+export class Packing {
+  @Length(1, 60) name!: string
   /** Of one piece, mm. */
-  thickness: number
+  @IsNumber() @Min(0) @Max(60) thickness!: number
   /** The drawer's piece, or null for what is not of the drawer. */
-  pieceId: string | null
-  count: number
+  @OrNull() @Id('piece') pieceId!: string | null
+  @IsInt() @Min(1) @Max(60) count!: number
 }
 
 /** One screw's setting, counted from that screw's own zero. */
-export interface ScrewSetting {
-  turns: number
-  divisions: number
+export class ScrewSetting {
+  @IsInt() @Min(-60) @Max(60) turns!: number
+  @IsNumber() @Min(-400) @Max(400) divisions!: number
+}
+
+class BlockLaid {
+  @Length(1, 80) name!: string
+  @IsNumber() @Min(0.1) @Max(200) thickness!: number
 }
 
 /** How the press is set for a layer. */
-export interface PressSetting {
+export class PressSetting {
   /** From the sheet outwards. */
-  packing: Packing[]
+  @Parts(() => Packing, 20) packing!: Packing[]
   /** The block with its mount, or null where it was not said. */
-  block: { name: string; thickness: number } | null
+  @OrNull() @Part(() => BlockLaid) block!: BlockLaid | null
   /** Thickness of the sheet, mm, or null where it was not said. */
-  sheet: number | null
+  @OrNull() @IsNumber() @Min(0) @Max(10) sheet!: number | null
   /** How far below the stack the gap is set, mm, or null where it was set by feel. */
-  nip: number | null
-  left: ScrewSetting
-  right: ScrewSetting
-  note: string
+  @OrNull() @IsNumber() @Min(-5) @Max(20) nip!: number | null
+  @Part(() => ScrewSetting) left!: ScrewSetting
+  @Part(() => ScrewSetting) right!: ScrewSetting
+  @Words(500) note!: string
 }
 
+/**
+ * Height of all the packing, mm.
+ * @example
+ * packingHeight([{ thickness: 2.4, count: 2 }]) // 4.8
+ */
 export const packingHeight = (packing: readonly Pick<Packing, 'thickness' | 'count'>[]): number =>
   packing.reduce((sum, { thickness, count }) => sum + thickness * count, 0)
 

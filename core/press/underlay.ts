@@ -9,7 +9,11 @@ export function underRim(rim: number, block: number, allowance = proud.usual): n
   return rim + allowance - block
 }
 
-/** What goes under a block to bring it to type height, mm; below zero it stands above by so much. */
+/**
+ * What goes under a block to bring it to type height, mm; below zero it stands above by so much.
+ * @example
+ * underType(23.3, 20) // 3.3
+ */
 export function underType(typeHeight: number, block: number): number {
   return typeHeight - block
 }

@@ -1,13 +1,16 @@
+import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validator'
+import { Words } from '../ground/shape'
+
 /** Where a cause lies: what a fault that stays in its place speaks for, and what one that wanders speaks for. */
 export type Seat = 'ink' | 'handling' | 'paper' | 'press' | 'packing' | 'block'
 
 export const seats: readonly Seat[] = ['ink', 'handling', 'paper', 'press', 'packing', 'block']
 
 /** A usual cause of a fault, with what is tried against it, likeliest first. */
-export interface Cause {
-  words: string
-  seat: Seat
-  remedies: string[]
+export class Cause {
+  @Words(120) words!: string
+  @IsIn(seats) seat!: Seat
+  @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @MaxLength(120, { each: true }) remedies!: string[]
 }
 
 const cause = (words: string, seat: Seat, ...remedies: string[]): Cause => ({ words, seat, remedies })

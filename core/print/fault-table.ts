@@ -1,11 +1,19 @@
-import { type Cause, causesOf } from './causes'
-import { type Fault, faults } from './faults'
+import { IsIn, Length } from 'class-validator'
+import { Parts } from '../ground/shape'
+import { Cause, causesOf } from './causes'
+import { type Fault, faults, outcomes } from './faults'
 
 /** What a room makes of a fault: what it usually makes of the sheet, its causes in order, and what is tried against each. */
-export interface FaultLine {
-  fault: string
-  outcome: Fault['outcome']
-  causes: Cause[]
+export class FaultLine {
+  static readonly sample: FaultLine = {
+    fault: 'salt',
+    outcome: 'reject',
+    causes: [{ words: 'too little ink', seat: 'ink', remedies: ['one more pass', 'warm the slab'] }],
+  }
+
+  @Length(1, 40) fault!: string
+  @IsIn(outcomes) outcome!: Fault['outcome']
+  @Parts(() => Cause, 12) causes!: Cause[]
 }
 
 /** As printers of relief tell it, before a studio says otherwise (craft.md, Faults). */

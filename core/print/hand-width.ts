@@ -28,7 +28,11 @@ export function lineWidth({ left, middle, right }: PencilLine): number {
   return parts.reduce((sum, part) => sum + handWidth(part), 0) + Math.max(0, parts.length - 1) * clearBetween
 }
 
-/** The first letters of a name: “Ansa Quill” signs “A. Q.”. */
+/**
+ * The first letters of a name: “Ansa Quill” signs “A. Q.”.
+ * @example
+ * initialsOf('Ansa Quill') // 'A. Q.'
+ */
 export function initialsOf(name: string): string {
   return name
     .trim()

@@ -40,7 +40,11 @@ const romans: [number, string][] = [
   [1, 'I'],
 ]
 
-/** A whole number from 1 in roman numerals. */
+/**
+ * A whole number from 1 in roman numerals.
+ * @example
+ * roman(14) // 'XIV'
+ */
 export function roman(number: number): string {
   let rest = number
   return romans.reduce((text, [value, letters]) => {
@@ -50,7 +54,11 @@ export function roman(number: number): string {
   }, '')
 }
 
-/** The number as it is pencilled: `7/30`, or `AP II/III` for a proof. */
+/**
+ * The number as it is pencilled: `7/30`, or `AP II/III` for a proof.
+ * @example
+ * numberAsWritten({ numerals: 'roman' }, { series: 'AP', number: 2 }, 4) // 'AP II/IV'
+ */
 export function numberAsWritten(terms: NumberTerms, mark: Mark, size: number): string {
   if (mark.series === 'edition')
     return terms.sizeSchool === 'open'

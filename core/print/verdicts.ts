@@ -45,7 +45,11 @@ export function adjustmentWord(kind: AdjustmentKind): string {
 
 const rank: Record<Verdict, number> = { good: 0, doubtful: 1, reject: 2 }
 
-/** The harshest of several verdicts; `good` when there are none. */
+/**
+ * The harshest of several verdicts; `good` when there are none.
+ * @example
+ * worst(['good', 'doubtful']) // 'doubtful'
+ */
 export function worst(given: readonly Verdict[]): Verdict {
   return given.reduce<Verdict>((a, b) => (rank[b] > rank[a] ? b : a), 'good')
 }

@@ -1,30 +1,33 @@
+import { IsInt, IsNumber, Max, Min } from 'class-validator'
+import { OrNull, Part } from '../ground/shape'
+import { longest } from '../units/length'
 import type { Fault } from '../ground/refusal'
 import type { Point } from '../drawing/shapes'
 
-/** Two marks on a sheet, before it was damped or run through blank, and after. mm. */
-export interface Measured {
-  before: number
-  after: number
-}
-
-/** How much a sheet grew between marks along its width and along its height, seen as the finished print. */
-export interface Growth {
-  width: Measured
-  height: Measured
-}
-
-/** How paper is got ready for one layer. */
-export interface Settling {
-  /** Times each sheet goes through the press blank, which settles its size. */
-  passes: number
-  /** Null while nobody measured: the sheet is then taken as it was torn. */
-  growth: Growth | null
-}
-
-export const asTorn: Settling = { passes: 0, growth: null }
 /** More blank passes than this only press the paper flat. */
 export const mostBlankPasses = 20
 
+/** Two marks on a sheet, before it was damped or run through blank, and after. mm. */
+export class Measured {
+  @IsNumber() @Min(0) @Max(longest) before!: number
+  @IsNumber() @Min(0) @Max(longest) after!: number
+}
+
+/** How much a sheet grew between marks along its width and along its height, seen as the finished print. */
+export class Growth {
+  @Part(() => Measured) width!: Measured
+  @Part(() => Measured) height!: Measured
+}
+
+/** How paper is got ready for one layer. */
+export class Settling {
+  /** Times each sheet goes through the press blank, which settles its size. */
+  @IsInt() @Min(0) @Max(mostBlankPasses) passes!: number
+  /** Null while nobody measured: the sheet is then taken as it was torn. */
+  @OrNull() @Part(() => Growth) growth!: Growth | null
+}
+
+export const asTorn: Settling = { passes: 0, growth: null }
 /** Paper that seems to grow or shrink by more was measured between other marks. */
 const mostChange = 0.06
 /** Marks closer together cannot be told apart well enough: half a millimetre of the ruler is half a percent. mm. */

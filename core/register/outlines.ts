@@ -1,15 +1,26 @@
+import { IsNumber, Max, Min } from 'class-validator'
+import { Part, Words } from '../ground/shape'
+import { longest } from '../units/length'
 import type { Box } from '../drawing/box'
 import type { Point } from '../drawing/shapes'
 
+/** Where a block, an image or a window lies; mm from the upper left corner of what it lies on. */
+export class PlacedBox implements Box {
+  @IsNumber() @Min(-longest) @Max(longest) left!: number
+  @IsNumber() @Min(-longest) @Max(longest) top!: number
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
+}
+
 /** A block beside the first on the same jig: a part of a sawn block, a block of its own, or one more image of the sheet. */
-export interface NamedOutline {
-  name: string
+export class NamedOutline {
+  @Words(40) name!: string
   /** Edge of the block before it is turned, as seen on the finished print. mm. */
-  outline: Box
+  @Part(() => PlacedBox) outline!: PlacedBox
   /** Clockwise turn about its centre, degrees. */
-  rotation: number
+  @IsNumber() @Min(-180) @Max(180) rotation!: number
   /** Clear paper wanted between it and its neighbours, mm; 0 for parts that touch. */
-  gap: number
+  @IsNumber() @Min(0) @Max(200) gap!: number
 }
 
 /** More blocks than this do not lie on one bed. */

@@ -1,51 +1,78 @@
+import { IsIn, IsNumber, Max, Min } from 'class-validator'
+import { longest } from '../units/length'
+import { Id, OrNull, Part, Parts, Words } from '../ground/shape'
 import type { Box } from '../drawing/box'
 import { type Drawing, type Point, segment, type Shape, words } from '../drawing/shapes'
 import { factors, type Growth } from './growth'
-import { clashes, type NamedOutline } from './outlines'
+import { clashes, mostOutlines, NamedOutline, PlacedBox } from './outlines'
 
 /** Which comes to which: block face up with the paper laid on it, or the block set down on the paper. */
 export type Meeting = 'paper onto block' | 'block onto paper'
 export const meetings: readonly Meeting[] = ['paper onto block', 'block onto paper']
 
-/** Top and foot lines and a mat window that the editions of a series share, so that they hang together. mm. */
-export interface SeriesFormat {
-  id: string
-  name: string
+class Size {
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
+}
+
+/** How far from the sheet’s upper and lower edge the prints of a series begin and end, mm. */
+class SeriesLines {
   /** The image's upper edge, from the sheet's upper edge. */
-  topLine: number
+  @IsNumber() @Min(0) @Max(longest) topLine!: number
   /** The image's lower edge, from the sheet's lower edge. */
-  footLine: number
+  @IsNumber() @Min(0) @Max(longest) footLine!: number
+}
+
+/** Top and foot lines and a mat window that the editions of a series share, so that they hang together. mm. */
+export class SeriesFormat extends SeriesLines {
+  static readonly sample: SeriesFormat = { id: 'f', name: 'Harbour set', topLine: 40, footLine: 60, mat: null }
+
+  @Id('format') id!: string
+  @Words(80) name!: string
   /** The window of the mat, or null. */
-  mat: { width: number; height: number } | null
+  @OrNull() @Part(() => Size) mat!: Size | null
 }
 
 /** A pin or a stop, as seen on the finished print. mm from the sheet's upper left corner. */
-export interface Pin {
-  x: number
-  y: number
-  diameter: number
+export class Pin {
+  @IsNumber() @Min(-500) @Max(longest) x!: number
+  @IsNumber() @Min(-500) @Max(longest) y!: number
+  @IsNumber() @Min(0.5) @Max(50) diameter!: number
   /** How high it stands over the bed, mm; null while nobody said. */
-  height: number | null
+  @OrNull() @IsNumber() @Min(0) @Max(200) height!: number | null
 }
 
 /** How paper meets block, given as the finished print is seen from the front (models.md, M13). mm, degrees. */
-export interface RegisterPlan {
-  sheet: { width: number; height: number }
+export class RegisterPlan {
+  static readonly sample: RegisterPlan = {
+    sheet: { width: 300, height: 230 },
+    outline: { left: 40, top: 25, width: 200, height: 150 },
+    image: { left: 5, top: 5, width: 180, height: 130 },
+    rotation: 0,
+    meeting: 'paper onto block',
+    mat: { left: 5, top: 5, width: 180, height: 130 },
+    series: { topLine: 30, footLine: 40 },
+    stops: 20,
+    pins: [{ x: 10, y: -8, diameter: 6, height: 4 }],
+    more: [{ name: 'sky', outline: { left: 20, top: 12, width: 60, height: 40 }, rotation: 0, gap: 2 }],
+  }
+
+  @Part(() => Size) sheet!: Size
   /** Edge of the block or its mount, before it is turned. */
-  outline: Box
+  @Part(() => PlacedBox) outline!: PlacedBox
   /** The image inside that outline, from its upper left corner. */
-  image: Box
+  @Part(() => PlacedBox) image!: PlacedBox
   /** Clockwise turn of the block about its centre that squares the image: the correction, not the error. */
-  rotation: number
-  meeting: Meeting
-  mat: Box | null
+  @IsNumber() @Min(-45) @Max(45) rotation!: number
+  @IsIn(meetings) meeting!: Meeting
+  @OrNull() @Part(() => PlacedBox) mat!: PlacedBox | null
   /** Lines of a series, from the sheet's upper and lower edge. */
-  series: { topLine: number; footLine: number } | null
+  @OrNull() @Part(() => SeriesLines) series!: SeriesLines | null
   /** Length of the stops along the two edges the sheet is laid to, or 0 for none. */
-  stops: number
-  pins: Pin[]
+  @IsNumber() @Min(0) @Max(500) stops!: number
+  @Parts(() => Pin, 12) pins!: Pin[]
   /** Blocks beside the first on the same jig. */
-  more: NamedOutline[]
+  @Parts(() => NamedOutline, mostOutlines) more!: NamedOutline[]
 }
 
 export interface Jig {

@@ -1,7 +1,7 @@
 import type { Link } from '../timetable/chain'
 import type { EditionTask, TaskKind } from './task'
 
-interface Told {
+interface Wording {
   /** A press or person by its resource. */
   nameOf: (resource: string) => string
   titleOf: (editionId: string) => string
@@ -31,7 +31,7 @@ export function chainWords(
   chain: readonly Link[],
   tasks: readonly EditionTask[],
   editionId: string,
-  { nameOf, titleOf, day }: Told,
+  { nameOf, titleOf, day }: Wording,
 ): string[] {
   const byId = new Map(tasks.map((task) => [task.id, task]))
   const parts: { key: string; words: (until: number) => string; until: number }[] = []

@@ -2,7 +2,7 @@ import { minuteOf } from '../time/instant'
 import { type Drying, dryingOf, factorOf, middleOf, touchKey, type TouchRecord } from '../drying/moments'
 import { conditionsOf, type DryingRoom } from '../edition/dries'
 import { isLastLayer, type Layer, layerNumber, layerOf, newLayer } from '../edition/layer'
-import { livePullsOn } from '../edition/pull'
+import { countedPullsOn } from '../edition/pull'
 import { piecesUnder, type Sheet } from '../edition/sheet'
 import type { EditionState } from '../edition/state'
 import type { Lying } from '../timetable/racks'
@@ -54,7 +54,7 @@ export function dryingNow(state: EditionState, now: number, around: DryingAround
   const wet = new Map<string, { sheets: Sheet[]; last: string }>()
   for (const sheet of state.sheets) {
     if (sheet.parts.length > 0 || sheet.destroyed) continue
-    const last = livePullsOn(state, sheet).at(-1)
+    const last = countedPullsOn(state, sheet).at(-1)
     if (!last || sheet.dry.includes(last.layerId)) continue
     const drying = wet.get(last.layerId) ?? { sheets: [], last: last.at }
     drying.sheets.push(sheet)

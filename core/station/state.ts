@@ -1,5 +1,7 @@
-import type { Cleaner } from '../care/cleaning'
-import type { Finding, FindingKey, StationKind } from '../care/findings'
+import { IsIn, IsInt, Max, Min } from 'class-validator'
+import { Id, OrNull, Parts, Words } from '../ground/shape'
+import { inkFamilies, type InkFamily } from '../ink/family'
+import { Finding, type FindingKey, findingKeys, type StationKind } from '../care/findings'
 import type { Doer, When } from '../ground/envelope'
 
 /** What is wrong in the room, and what somebody has to do about it. */
@@ -7,10 +9,10 @@ export type TaskKind = 'dirty' | 'broken' | 'low' | 'other'
 export const taskKinds: readonly TaskKind[] = ['dirty', 'broken', 'low', 'other']
 
 /** How a place was when it was taken over. */
-export interface AsFound {
-  items: Finding[]
-  note: string
-  pictureId: string | null
+export class AsFound {
+  @Parts(() => Finding, findingKeys.length) items!: Finding[]
+  @Words(1000) note!: string
+  @OrNull() @Id('picture', 100) pictureId!: string | null
 }
 
 /** Somebody at work at a press or another station. */
@@ -36,8 +38,10 @@ export interface Used {
 }
 
 /** What was washed at the end, with what, and for how long it worked. */
-export interface Washed extends Pick<Cleaner, 'family' | 'name'> {
-  seconds: number | null
+export class Washed {
+  @OrNull() @IsInt() @Min(0) @Max(86_400) seconds!: number | null
+  @Words(80) name!: string
+  @IsIn(inkFamilies) family!: InkFamily
 }
 
 export type Ending = 'left' | 'as it seems' | 'taken over'

@@ -1,13 +1,17 @@
+import { IsIn } from 'class-validator'
+import { Id, OrNull, Words } from '../ground/shape'
 import { type Finding, findings } from '../care/findings'
 import { taskRaised } from './events/task-raised'
 import { taskSolved } from './events/task-solved'
-import type { StationState, TaskKind } from './state'
+import { type StationState, type TaskKind, taskKinds } from './state'
 
 /** A problem in words, beside what the checklist says. */
-export interface Problem {
-  kind: TaskKind
-  what: string
-  pictureId: string | null
+export class Problem {
+  static readonly sample: Problem = { kind: 'low', what: 'newsprint', pictureId: null }
+
+  @IsIn(taskKinds) kind!: TaskKind
+  @Words(500) what!: string
+  @OrNull() @Id('picture', 100) pictureId!: string | null
 }
 
 /**

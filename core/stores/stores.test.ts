@@ -1,7 +1,8 @@
 import { tornRight } from '../../tests/fixtures/torn'
 import { describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
-import { inHand, lotDefaults, type LotState } from './lot/state'
+import { lotDefaults } from './lot/defaults'
+import { inHand, type LotState } from './lot/state'
 import type { StudioState } from './studio/state'
 
 const description = {

@@ -1,6 +1,10 @@
 const written = /^\d{4}-\d\d-\d\d$/
 
-/** True of a day written `2026-11-02` that the calendar has: no 31 February, no week date, no year of five digits. */
+/**
+ * True of a day written `2026-11-02` that the calendar has: no 31 February, no week date, no year of five digits.
+ * @example
+ * isDay('2026-02-31') // false
+ */
 export function isDay(text: unknown): text is string {
   if (typeof text !== 'string' || !written.test(text)) return false
   const time = Date.parse(`${text}T00:00:00.000Z`)
@@ -14,6 +18,8 @@ const dayAt = (time: number): string => new Date(time).toISOString().slice(0, 10
  * The day meant by a text that earlier versions accepted as a date: a week date, a day of the year, a date with a time
  * behind it, a day beyond its month's end (the month's last day then).
  * @returns null where no day can be read
+ * @example
+ * readOldDay('2026-W49-2') // '2026-12-01'
  */
 export function readOldDay(text: unknown): string | null {
   if (typeof text !== 'string') return null

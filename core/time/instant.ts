@@ -3,7 +3,11 @@ export type Instant = string
 
 const written = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/
 
-/** True of a moment written in the one way there is: what `toISOString` gives, of a day the calendar has. */
+/**
+ * True of a moment written in the one way there is: what `toISOString` gives, of a day the calendar has.
+ * @example
+ * isInstant('2026-11-02T09:30:00Z') // false
+ */
 export function isInstant(text: unknown): text is Instant {
   if (typeof text !== 'string' || !written.test(text)) return false
   const time = Date.parse(text)

@@ -54,7 +54,11 @@ export function spanWords({ from, to }: { from: number; to: number }, zone: Zone
   return `${momentWords(from, zone)} to ${isOneDay ? localOf(to, zone).slice(11) : momentWords(to, zone)}`
 }
 
-/** Whether a clock time is skipped that day, as in the night in which clocks go forward. */
+/**
+ * Whether a clock time is skipped that day, as in the night in which clocks go forward.
+ * @example
+ * isSkipped('2026-03-29T02:30', 'Europe/Oslo') // true
+ */
 export const isSkipped = (local: string, zone: Zone): boolean => {
   const at = minuteOfLocal(local, zone)
   return at !== null && local.length >= 16 && localOf(at, zone) !== local.slice(0, 16)

@@ -52,13 +52,21 @@ export function aheadAt(time: number, zone: Zone): number {
 
 const timeOf = (at: Instant | number): number => (typeof at === 'number' ? at : Date.parse(at))
 
-/** The day a moment falls on in the room. @param at an instant, or ms since 1970 */
+/**
+ * The day a moment falls on in the room. @param at an instant, or ms since 1970
+ * @example
+ * dayOf('2026-11-02T23:30:00.000Z', 'Europe/Oslo') // '2026-11-03'
+ */
 export const dayOf = (at: Instant | number, zone: Zone): RoomDay => shown(timeOf(at), zone).slice(0, 10)
 
 /** The hour of the day a moment falls in, 0 to 23. */
 export const hourOf = (at: Instant | number, zone: Zone): number => Number(shown(timeOf(at), zone).slice(11, 13))
 
-/** The day so many days later, or earlier. */
+/**
+ * The day so many days later, or earlier.
+ * @example
+ * daysAfter('2026-02-28', 1) // '2026-03-01'
+ */
 export function daysAfter(day: RoomDay, days: number): RoomDay {
   const [year, month, date] = day.split('-').map(Number) as [number, number, number]
   return new Date(Date.UTC(year, month - 1, date + days)).toISOString().slice(0, 10)
@@ -68,7 +76,11 @@ export function daysAfter(day: RoomDay, days: number): RoomDay {
 export const daysBetween = (from: RoomDay, to: RoomDay): number =>
   Math.round((Date.parse(`${to}T00:00:00.000Z`) - Date.parse(`${from}T00:00:00.000Z`)) / 86_400_000)
 
-/** The weekday of a day, Monday 1 to Sunday 7. */
+/**
+ * The weekday of a day, Monday 1 to Sunday 7.
+ * @example
+ * weekdayOf('2026-11-02') // 1
+ */
 export const weekdayOf = (day: RoomDay): number => ((new Date(`${day}T00:00:00.000Z`).getUTCDay() + 6) % 7) + 1
 
 /** The day of a time by the room's clock, `2026-12-24T18:30`. */

@@ -83,7 +83,7 @@ const mayBeShort = (tasks: readonly Task[], { racks: { slots, lying } }: Calenda
 
 /** Every order in which no task stands before one that must be over first. */
 function* everyOrder(tasks: readonly Task[], begun: readonly string[] = []): Generator<readonly string[]> {
-  if (begun.length === tasks.length) return void (yield begun)
+  if (begun.length === tasks.length) yield begun
   for (const { id, after } of tasks)
     if (!begun.includes(id) && after.every(({ taskId }) => begun.includes(taskId)))
       yield* everyOrder(tasks, [...begun, id])

@@ -57,6 +57,8 @@ const shape = new RegExp(
  * Read a length as printers write it (models.md, M1): `216`, `216 mm`, `21,6cm`, `8.5 in`, `8 1/2"`, `8-1/2`, `¾ in`.
  * A bare number takes `unit`; a bare fraction is inches.
  * @returns mm, or a refusal that repeats what was typed
+ * @example
+ * readLength('15 1/2', 'in') // { mm: 393.7 }
  */
 export function readLength(text: string, unit: LengthUnit): ReadLength {
   const typed = text.trim()
@@ -110,7 +112,11 @@ export function showLength(mm: number, unit: LengthUnit): string {
   return `${moved ? '≈' : ''}${text}${unit === 'mm' ? ' mm' : '"'}`
 }
 
-/** Two sides and their unit once: `300 × 230 mm`, `≈11 13/16 × 9 1/16"`. */
+/**
+ * Two sides and their unit once: `300 × 230 mm`, `≈11 13/16 × 9 1/16"`.
+ * @example
+ * showSize(760, 560, 'mm') // '760 × 560 mm'
+ */
 export function showSize(width: number, height: number, unit: LengthUnit): string {
   const sides = [figure(width, unit), figure(height, unit)]
   return `${sides.some((side) => side.moved) ? '≈' : ''}${sides.map((side) => side.text).join(' × ')}${unit === 'mm' ? ' mm' : '"'}`
@@ -123,3 +129,6 @@ export function showSize(width: number, height: number, unit: LengthUnit): strin
 export function showThickness(mm: number, unit: LengthUnit): string {
   return unit === 'mm' ? `${nearest(mm * 100) / 100} mm` : `${nearest((mm / mmPerInch) * 1000) / 1000}"`
 }
+
+/** Longest length anyone measures at a press, mm. */
+export const longest = 5000

@@ -15,6 +15,8 @@ export function pluralOf(noun: string): string {
  * A number with its noun, in the number that it has.
  * @example pluralise(1, 'reject') // '1 reject'
  * @example pluralise(0, 'batch') // '0 batches'
+ * @example
+ * pluralise(3, 'sheet') // '3 sheets'
  */
 export const pluralise = (number: number, noun: string, plural = pluralOf(noun)): string =>
   `${number} ${number === 1 ? noun : plural}`
@@ -22,5 +24,7 @@ export const pluralise = (number: number, noun: string, plural = pluralOf(noun))
 /**
  * The verb that goes with a number.
  * @example agree(2, 'goes', 'go') // 'go'
+ * @example
+ * agree(1, 'needs', 'need') // 'needs'
  */
 export const agree = (number: number, one: string, many: string): string => (number === 1 ? one : many)

@@ -32,7 +32,7 @@ beforeEach(async () => {
   for (let i = 0; i < chained.length; i += 3) {
     const events = chained.slice(i, i + 3)
     head = events.reduce((so, { hash }) => headAfter(so, hash), head)
-    await storeGroup(db.prepared.writer, { events, head, commands: [], summaries: [], beside: [] })
+    await storeGroup(db, { events, head, commands: [], summaries: [], beside: [] })
     last = { position: events.at(-1)!.position, head }
   }
   await db.writer.query('DROP TRIGGER events_never_go')

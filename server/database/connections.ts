@@ -1,25 +1,21 @@
 import { join } from 'node:path'
-import { QueryTypes, Sequelize } from 'sequelize'
+import { QueryTypes, type Sequelize } from 'sequelize'
 import { Prepared } from './prepared'
+import { Database } from './tables'
 
 /** A database file that cannot be used, with what to do about it. */
 export class DatabaseUnusable extends Error {}
 
 /** Three connections to one file: the one writer, quick reads, and long jobs that would hold quick reads up. */
 export interface Connections {
-  writer: Sequelize
-  reader: Sequelize
-  long: Sequelize
+  writer: Database
+  reader: Database
+  long: Database
   /** What every commit runs: on the writer's connection, in its turn, and on the one for quick reads. */
   prepared: { writer: Prepared; reader: Prepared }
   /** Write in turn: whoever else writes waits, so that nobody's rows come into another's transaction. */
-  writing: <Result>(act: (writer: Sequelize) => Promise<Result>) => Promise<Result>
+  writing: <Result>(act: (writer: Database) => Promise<Result>) => Promise<Result>
   close: () => Promise<void>
-}
-
-function open(file: string): Sequelize {
-  // Without a transaction object Sequelize keeps one connection for all queries, so its pragmas last.
-  return new Sequelize({ dialect: 'sqlite', storage: file, logging: false, retry: { max: 1 } })
 }
 
 /** Rows of a read. */
@@ -56,9 +52,9 @@ function explain(error: unknown, file: string): Error {
  */
 export async function openConnections(folder: string): Promise<Connections> {
   const file = join(folder, 'ledger.sqlite')
-  const writer = open(file)
-  const reader = open(file)
-  const long = open(file)
+  const writer = new Database(file)
+  const reader = new Database(file)
+  const long = new Database(file)
   try {
     await writer.query('PRAGMA busy_timeout = 2000')
     await writer.query('PRAGMA journal_mode = WAL')
@@ -107,8 +103,8 @@ export async function openConnections(folder: string): Promise<Connections> {
 }
 
 /** One connection that reads, for what runs beside a server. */
-export async function openForReading(folder: string): Promise<Sequelize> {
-  const db = open(join(folder, 'ledger.sqlite'))
+export async function openForReading(folder: string): Promise<Database> {
+  const db = new Database(join(folder, 'ledger.sqlite'))
   try {
     await db.query('PRAGMA busy_timeout = 10000')
     await db.query('PRAGMA query_only = ON')
@@ -124,7 +120,7 @@ export async function openForReading(folder: string): Promise<Sequelize> {
  * @returns what releases it
  */
 export async function lockFolder(folder: string): Promise<() => Promise<void>> {
-  const lock = open(join(folder, 'in-use.sqlite'))
+  const lock = new Database(join(folder, 'in-use.sqlite'))
   try {
     await lock.query('BEGIN EXCLUSIVE')
   } catch (error) {

@@ -1,3 +1,4 @@
+import type { Sequelize } from 'sequelize'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { PressTable } from '../../tests/fixtures/press-table'
 import { newFolder } from '../../tests/fixtures/server'
@@ -49,7 +50,7 @@ describe('the file', () => {
     const other = await openConnections(newFolder())
     const fails = {
       name: '0002-broken',
-      up: async (to: typeof other.writer) => {
+      up: async (to: Sequelize) => {
         await to.query('CREATE TABLE half (id TEXT)')
         await to.query('CREATE TABLE half (id TEXT)')
       },

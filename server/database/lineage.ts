@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import type { Sequelize } from 'sequelize'
-import { rows } from './connections'
 import { lastPosition } from './events'
+import type { Database } from './tables'
 
 /**
  * A ledger that was put back to an earlier state goes on as another: its events after that point carry numbers that once
@@ -13,20 +12,14 @@ export interface Lineage {
   from: number
 }
 
-export async function lineageOf(db: Sequelize): Promise<Lineage> {
-  const found = await rows<{ name: string; value: string }>(
-    db,
-    `SELECT name, value FROM about WHERE name IN ('lineage', 'lineage-from')`,
-  )
-  const valueOf = (name: string) => found.find((row) => row.name === name)!.value
-  return { id: valueOf('lineage'), from: Number(valueOf('lineage-from')) }
+export async function lineageOf({ about }: Database): Promise<Lineage> {
+  const valueOf = async (name: string) => (await about.findByPk(name, { rejectOnEmpty: true })).get().value
+  return { id: await valueOf('lineage'), from: Number(await valueOf('lineage-from')) }
 }
 
 /** From the events that are there now it goes on as another. */
-export async function beginLineage(writer: Sequelize): Promise<void> {
+export async function beginLineage(writer: Database): Promise<void> {
   const from = await lastPosition(writer)
-  const set = (name: string, value: string) =>
-    writer.query('UPDATE about SET value = $1 WHERE name = $2', { bind: [value, name] })
-  await set('lineage', randomUUID())
-  await set('lineage-from', String(from))
+  await writer.about.update({ value: randomUUID() }, { where: { name: 'lineage' } })
+  await writer.about.update({ value: String(from) }, { where: { name: 'lineage-from' } })
 }

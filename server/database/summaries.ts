@@ -1,7 +1,6 @@
 import type { AccountState } from '#core/account/state'
 import type { CourseState } from '#core/course/state'
 import { pullsFor } from '#core/edition/lock-up'
-import type { Sequelize } from 'sequelize'
 import { countEdition, figures } from '#core/edition/count'
 import { openAsks } from '#core/edition/sign-offs'
 import { layerAtPress, unfinished, waitingFor } from '#core/edition/stack'
@@ -11,7 +10,8 @@ import type { EditionState } from '#core/edition/state'
 import { streamId, streamKind } from '#core/ground/envelope'
 import { emptyState, fold, type StreamState } from '#core/house/streams'
 import { ownersOf } from '#core/house/who-sees'
-import { type EditionPlan, goal, planDefaults } from '#core/plan/plan'
+import { planDefaults } from '#core/plan/defaults'
+import { type EditionPlan, goal } from '#core/plan/plan'
 import type { EditionPasses } from '#core/plan/shop-record'
 import { passesOf } from '#core/edition/passes'
 import type { BatchState } from '#core/stores/batch/state'
@@ -26,38 +26,17 @@ import { imagesOn, pieceSize } from '#core/paper/piece'
 import { goodAt, type Stack, stackOf } from '#core/run/outlook'
 import { tallied } from '#core/edition/tally'
 import { pace, pacePulls } from '#core/run/pace'
-import type {
-  AccountSummary,
-  BatchSummary,
-  BlockSummary,
-  CourseSummary,
-  EditionSummary,
-  LotSummary,
-  PressSummary,
-  RackSummary,
-  StationSummary,
-  TubSummary,
-} from '#shared/replies/replies'
+import type { EditionSummary, Summary } from '#shared/replies/replies'
+import { literal, Op, type Order, where, type WhereOptions } from 'sequelize'
 import { rows } from './connections'
 import { lastPosition, readStream, type StreamRead } from './events'
+import { type Database, plain, type SummaryRow } from './tables'
 
 /** Raise when a summary's shape changes; older ones are rebuilt from the ledger at the next start. */
 export const summaryVersion = 19
 
 /** Strokes kept for the small tally on the floor. */
 const strokesShown = 25
-
-export interface SummaryRow {
-  stream: string
-  kind: string
-  version: number
-  title: string
-  state: string
-  changed_at: string
-  /** What it is found by. */
-  words: string
-  data: string
-}
 
 /** As it is kept: what the chance is reckoned from instead of the chance, which moves with the shop's record. */
 export interface StoredEditionSummary extends Omit<EditionSummary, 'chance' | 'chanceIsRough' | 'toStart'> {
@@ -163,49 +142,37 @@ function editionSummary(state: EditionState): StoredEditionSummary {
   }
 }
 
-function lotSummary(state: LotState): LotSummary {
-  const { stream, ...lot } = state
-  return { id: streamId(stream), ...lot }
+/** A stream as lists have it: by its id. */
+export function summaryOf<State extends { stream: string }>({ stream, ...state }: State): Summary<State> {
+  return { id: streamId(stream), ...state }
 }
 
-function blockSummary(state: BlockState): BlockSummary {
-  const { stream, ...block } = state
-  return { id: streamId(stream), ...block }
+interface Listed {
+  lot: LotState
+  batch: BatchState
+  tub: TubState
+  block: BlockState
+  press: PressState
+  rack: RackState
+  station: StationState
+  account: AccountState
+  course: CourseState
 }
 
-function batchSummary(state: BatchState): BatchSummary {
-  const { stream, ...batch } = state
-  return { id: streamId(stream), ...batch }
-}
+/** What a stream is listed under and what else it is found by; null where it has no line. */
+type Names<State> = (state: State) => { title: string; more?: string } | null
 
-function tubSummary(state: TubState): TubSummary {
-  const { stream, ...tub } = state
-  return { id: streamId(stream), ...tub }
-}
-
-function pressSummary(state: PressState): PressSummary {
-  const { stream, ...press } = state
-  return { id: streamId(stream), ...press }
-}
-
-function rackSummary(state: RackState): RackSummary {
-  const { stream, ...rack } = state
-  return { id: streamId(stream), ...rack }
-}
-
-export function courseSummary(state: CourseState): CourseSummary {
-  const { stream, ...course } = state
-  return { id: streamId(stream), ...course }
-}
-
-function accountSummary(state: AccountState): AccountSummary {
-  const { stream, ...account } = state
-  return { id: streamId(stream), ...account }
-}
-
-export function stationSummary(state: StationState): StationSummary {
-  const { stream, ...station } = state
-  return { id: streamId(stream), ...station }
+const namesOf: { [Kind in keyof Listed]: Names<Listed[Kind]> } = {
+  lot: ({ name, maker }) => ({ title: name, more: maker }),
+  batch: ({ name }) => ({ title: name }),
+  tub: ({ name, maker }) => ({ title: name, more: maker }),
+  block: ({ book }) => book && { title: book.block.name },
+  press: ({ name }) => ({ title: name }),
+  rack: ({ name }) => ({ title: name }),
+  // A press has its own line.
+  station: ({ name }) => ({ title: name }),
+  account: () => ({ title: '' }),
+  course: ({ name, term }) => ({ title: name, more: term }),
 }
 
 /** An edition is found by who signs it, how it is made, and its papers, blocks, inks and presses too. */
@@ -235,41 +202,18 @@ export function summaryRow(state: StreamState, changedAt: string): SummaryRow | 
     version: summaryVersion,
     title,
     state: word,
-    changed_at: changedAt,
+    changedAt,
     words: [title, ...more].filter(Boolean).join(' '),
     data: JSON.stringify(data),
   })
-  switch (kind) {
-    case 'edition': {
-      const edition = state as EditionState
-      if (edition.plan === null) return null
-      const summary = editionSummary(edition)
-      return row(edition.title, summary.state, summary, wordsOf(edition))
-    }
-    case 'lot':
-      return row((state as LotState).name, '', lotSummary(state as LotState), [(state as LotState).maker])
-    case 'batch':
-      return row((state as BatchState).name, '', batchSummary(state as BatchState))
-    case 'tub':
-      return row((state as TubState).name, '', tubSummary(state as TubState), [(state as TubState).maker])
-    case 'block':
-      return (
-        (state as BlockState).book && row((state as BlockState).book!.block.name, '', blockSummary(state as BlockState))
-      )
-    case 'press':
-      return row((state as PressState).name, '', pressSummary(state as PressState))
-    case 'rack':
-      return row((state as RackState).name, '', rackSummary(state as RackState))
-    case 'station':
-      // A press has its own line.
-      return row((state as StationState).name, '', stationSummary(state as StationState))
-    case 'account':
-      return row('', '', accountSummary(state as AccountState))
-    case 'course':
-      return row((state as CourseState).name, '', courseSummary(state as CourseState), [(state as CourseState).term])
-    default:
-      return null
+  if (kind === 'edition') {
+    const edition = state as EditionState
+    if (edition.plan === null) return null
+    const summary = editionSummary(edition)
+    return row(edition.title, summary.state, summary, wordsOf(edition))
   }
+  const names = (namesOf as Partial<Record<string, Names<never>>>)[kind]?.(state as never)
+  return names ? row(names.title, '', summaryOf(state), [names.more ?? null]) : null
 }
 
 const insertSummaries = `INSERT INTO summaries (stream, kind, version, title, state, changed_at, words, data)
@@ -290,7 +234,7 @@ export async function putSummaries(
     row.version,
     row.title,
     row.state,
-    row.changed_at,
+    row.changedAt,
     row.words,
     row.data,
   ])
@@ -307,8 +251,8 @@ export function summaryFromEvents(stream: string, { events, recordedAt }: Stream
  * done is a page kept.
  */
 export async function rebuildSummaries(
-  writer: Sequelize,
-  long: Sequelize,
+  writer: Database,
+  long: Database,
   progress: (done: number, of: number) => void = () => {},
 ): Promise<number> {
   if ((await lastPosition(long)) === 0) return 0
@@ -340,22 +284,88 @@ function staleStreams(what: string): string {
     LEFT JOIN summaries AS s ON s.stream = e.stream WHERE (s.version IS NULL OR s.version < $1)`
 }
 
-/** Every row of a summary kind, the one that changed last first: for the rooms' lists and pickers. */
-export async function summariesOf<Data>(db: Sequelize, kind: string): Promise<Data[]> {
-  const found = await rows<{ data: string }>(
-    db,
-    'SELECT data FROM summaries WHERE kind = $1 ORDER BY changed_at DESC, stream',
-    [kind],
-  )
-  return found.map((row) => JSON.parse(row.data) as Data)
+/** The lines of a kind, the one that changed last first: for the rooms' lists and pickers. */
+export async function summariesOf<Data>(db: Database, kind: string): Promise<Data[]> {
+  return await dataOf<Data>(db, kind, [
+    ['changedAt', 'DESC'],
+    ['stream', 'ASC'],
+  ])
 }
 
-/** Every row of a summary kind, in the order of its name: for what is given out whole. */
-export async function allSummariesOf<Data>(db: Sequelize, kind: string): Promise<Data[]> {
-  const found = await rows<{ data: string }>(
-    db,
-    'SELECT data FROM summaries WHERE kind = $1 ORDER BY title COLLATE NOCASE, stream',
-    [kind],
-  )
-  return found.map((row) => JSON.parse(row.data) as Data)
+/** The lines of a kind, in the order of their names: for what is given out whole. */
+export async function allSummariesOf<Data>(db: Database, kind: string): Promise<Data[]> {
+  return await dataOf<Data>(db, kind, [literal('title COLLATE NOCASE'), ['stream', 'ASC']])
+}
+
+async function dataOf<Data>(db: Database, kind: string, order: Order): Promise<Data[]> {
+  const lines = await db.summaries.findAll({ attributes: ['data'], where: { kind }, order, raw: true })
+  return plain<Pick<SummaryRow, 'data'>>(lines).map(({ data }) => JSON.parse(data) as Data)
+}
+
+/** The streams of a kind that have a line, the one that changed last first. @param where what else holds of their lines */
+export async function streamsListed(
+  db: Database,
+  kind: string,
+  { where: more = {}, limit }: { where?: WhereOptions<SummaryRow>; limit?: number } = {},
+): Promise<string[]> {
+  const lines = await db.summaries.findAll({
+    attributes: ['stream'],
+    where: { [Op.and]: [{ kind }, more] },
+    order: [
+      ['changedAt', 'DESC'],
+      ['stream', 'DESC'],
+    ],
+    limit,
+    raw: true,
+  })
+  return plain<Pick<SummaryRow, 'stream'>>(lines).map(({ stream }) => stream)
+}
+
+/** Of editions: work that goes on. */
+export const notClosed: WhereOptions<SummaryRow> = { state: { [Op.ne]: 'closed' } }
+
+/** Something of a line's data. `fn` would double the sign with which its path begins. */
+export const inData = (name: string) => literal(`json_extract(data, '$.${name}')`)
+
+/** Of editions: those that have some of what their line counts under a name. */
+export const countsSome = (name: keyof StoredEditionSummary): WhereOptions<SummaryRow> => where(inData(name), Op.gt, 0)
+
+/** A page of lines, and the key that the next one goes on from: null after the last. */
+interface PageOfLines {
+  lines: Pick<SummaryRow, 'stream' | 'changedAt' | 'data'>[]
+  next: string | null
+}
+
+/**
+ * A page of a kind's lines, the one that changed last first. Cut by key, so that a list that grows does not slip.
+ * @param after the key that the page before gave
+ */
+export async function pageOfLines(
+  db: Database,
+  which: WhereOptions<SummaryRow>,
+  length: number,
+  after: string | undefined,
+): Promise<PageOfLines> {
+  const found = await db.summaries.findAll({
+    attributes: ['stream', 'changedAt', 'data'],
+    where: { [Op.and]: [which, after === undefined ? {} : beyond(after)] },
+    order: [
+      ['changedAt', 'DESC'],
+      ['stream', 'DESC'],
+    ],
+    limit: length + 1,
+    raw: true,
+  })
+  const lines = plain<PageOfLines['lines'][number]>(found).slice(0, length)
+  const last = lines.at(-1)
+  return { lines, next: found.length > length && last ? `${last.changedAt}|${last.stream}` : null }
+}
+
+/** Said so that the index leads to the first of them. */
+function beyond(key: string): WhereOptions<SummaryRow> {
+  const [changedAt = '', stream = ''] = key.split('|', 2)
+  return {
+    changedAt: { [Op.lte]: changedAt },
+    [Op.or]: [{ changedAt: { [Op.lt]: changedAt } }, { stream: { [Op.lt]: stream } }],
+  }
 }

@@ -1,13 +1,11 @@
 import type { LedgerEvent } from '#core/ground/envelope'
 import { eventColumns, toRow } from './events'
-import type { Prepared } from './prepared'
-import { putSummaries, type SummaryRow } from './summaries'
+import type { Connections } from './connections'
+import { putSummaries } from './summaries'
+import type { Database, SummaryRow } from './tables'
 
-/** A statement to run in the same transaction, for what lives beside the ledger (people). */
-export interface Beside {
-  sql: string
-  bind: unknown[]
-}
+/** What to write in the same transaction, for what lives beside the ledger (people). */
+export type Beside = (db: Database) => Promise<unknown>
 
 /** What one commit stores. */
 export interface Group {
@@ -32,17 +30,15 @@ const insertCommands = `INSERT INTO commands (id, body_hash, reply) SELECT value
  * Store a group in one transaction, on the connection that writes. When it resolves the group is durable.
  * @throws what the database says; nothing of the group was stored then
  */
-export async function storeGroup(
-  writer: Prepared,
-  { events, head, commands, summaries, beside }: Group,
-): Promise<void> {
+export async function storeGroup(db: Connections, { events, head, commands, summaries, beside }: Group): Promise<void> {
+  const { writer } = db.prepared
   await writer.run('BEGIN IMMEDIATE')
   try {
     await writer.run(insertEvents, [JSON.stringify(events.map((event) => Object.values(toRow(event))))])
     await writer.run('INSERT INTO heads (position, head) VALUES ($1, $2)', [events.at(-1)!.position, head])
     await writer.run(insertCommands, [JSON.stringify(commands.map(({ id, bodyHash, reply }) => [id, bodyHash, reply]))])
     await putSummaries((sql, bind) => writer.run(sql, bind), summaries)
-    for (const { sql, bind } of beside) await writer.run(sql, bind)
+    for (const write of beside) await write(db.writer)
     await writer.run('COMMIT')
   } catch (error) {
     await writer.run('ROLLBACK').catch(() => undefined)

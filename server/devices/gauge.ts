@@ -112,14 +112,3 @@ export class SimulatedGauge extends StandIn<GaugeReading> implements Gauge {
     return this.screws[side].settle(now) * this.press.pitch + (driftAnHour * (now % 3_600_000)) / 3_600_000
   }
 }
-
-const gauges = new Map<string, SimulatedGauge>()
-
-/** The one gauge of a press, put on when it is first looked at. */
-export function gaugeOf(pressId: string, made: () => Geared): SimulatedGauge {
-  const known = gauges.get(pressId)
-  if (known) return known
-  const gauge = new SimulatedGauge(made())
-  gauges.set(pressId, gauge)
-  return gauge
-}

@@ -50,6 +50,3 @@ export class SimulatedRoomSensor extends StandIn<AirReading> implements RoomSens
     }
   }
 }
-
-/** The one sensor of this room. */
-export const roomSensor = new SimulatedRoomSensor()

@@ -72,6 +72,3 @@ export class SimulatedScale extends StandIn<ScaleReading> implements Scale {
     return this.lying() + (driftAnHour * (this.clock() % 3_600_000)) / 3_600_000
   }
 }
-
-/** The one scale of this room. */
-export const scale = new SimulatedScale()

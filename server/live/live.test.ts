@@ -7,7 +7,7 @@ import { type Connections, openConnections } from '../database/connections'
 import { toRow } from '../database/events'
 import { migrate } from '../database/migrations'
 import { newFolder } from '../../tests/fixtures/server'
-import { Live, mostReplayed, type Told } from './live'
+import { Live, mostReplayed, type LiveMessage } from './live'
 import { Owners } from './owners'
 import { Teller } from './teller'
 
@@ -44,7 +44,7 @@ function eventAt(position: number, stream = 'lot:l', type = 'lot-counted'): Ledg
 }
 
 const newLive = () => new Live(db.reader, new Owners())
-const positions = (told: readonly Told[]) => told.map(({ position }) => position)
+const positions = (told: readonly LiveMessage[]) => told.map(({ position }) => position)
 
 it('replays what was missed and goes on with what comes, without gap or repeat', async () => {
   const live = newLive()
@@ -72,7 +72,7 @@ it('says when too much was missed to replay', async () => {
 it('keeps no listener when the replay fails', async () => {
   const broken = { query: () => Promise.reject(new Error('disk')) } as never
   const live = new Live(broken, new Owners())
-  const heard: Told[] = []
+  const heard: LiveMessage[] = []
   await expect(live.follow(0, staff, (told) => heard.push(...told))).rejects.toThrow('disk')
   live.publish([eventAt(1)], [])
   expect(heard).toEqual([])
@@ -85,7 +85,7 @@ const edition = (personIds: string[]): Folded =>
 it('tells each person what is theirs to see, and of the rest only that something came', async () => {
   const live = newLive()
   const last = mostReplayed + 40
-  const heard: Record<string, Told[]> = { ansa: [], tam: [], ida: [] }
+  const heard: Record<string, LiveMessage[]> = { ansa: [], tam: [], ida: [] }
   for (const viewer of [staff, student, { personId: 'ida', role: 'student' } as const])
     await live.follow(last, viewer, (told) => heard[viewer.personId]!.push(...told))
   live.publish([eventAt(last + 1, 'edition:e', 'printers-named')], [edition(['tam'])])
@@ -98,7 +98,7 @@ it('tells each person what is theirs to see, and of the rest only that something
     ],
     [],
   )
-  const seen = (told: Told[]) =>
+  const seen = (told: LiveMessage[]) =>
     told.map(({ position, text }) => [
       position - last,
       text === null ? 'nothing' : text.includes('broken tympan') ? 'whole' : 'withheld',

@@ -6,7 +6,7 @@ import { eventsAfter } from '../database/events'
 import type { Owners } from './owners'
 
 /** What one browser is told of one position: the event as its person sees it, or nothing. */
-export interface Told {
+export interface LiveMessage {
   position: number
   /** JSON of the event, or null where it is not theirs to know of. */
   text: string | null
@@ -14,7 +14,7 @@ export interface Told {
   anew: string | null
 }
 
-type Listener = (told: Told[]) => void
+type Listener = (told: LiveMessage[]) => void
 
 /** An event on its way to every tab: written out once for each way of seeing it, however many look. */
 class Telling {
@@ -26,7 +26,7 @@ class Telling {
     private readonly moved: ReadonlySet<string> | undefined,
   ) {}
 
-  to(viewer: Viewer, owners: Owners): Told {
+  to(viewer: Viewer, owners: Owners): LiveMessage {
     const { position, stream } = this.event
     const share = shareOf(viewer, stream, owners.isOwn)
     return { position, text: this.text(share), anew: this.moved?.has(viewer.personId) ? stream : null }

@@ -1,4 +1,4 @@
-import type { Told } from './live'
+import type { LiveMessage } from './live'
 import type { Stream } from './open-stream'
 
 /**
@@ -13,7 +13,7 @@ export class Teller {
     private readonly whose: () => { lineage: string; personId: string },
   ) {}
 
-  tell(told: readonly Told[]): void {
+  tell(told: readonly LiveMessage[]): void {
     for (const { position, text, anew } of told) {
       if (text === null) this.passed = { from: this.passed?.from ?? position, to: position }
       else {

@@ -1,5 +1,5 @@
 import { DatabaseUnusable } from '../database/connections'
-import { usePressroom } from '../services/use-pressroom'
+import { changePressroom, usePressroom } from '../services/use-pressroom'
 
 /** What keeps a server from listening, in a line that says what to do. */
 function listening(error: NodeJS.ErrnoException): string | null {
@@ -10,6 +10,12 @@ function listening(error: NodeJS.ErrnoException): string | null {
   if (error.code?.startsWith('ERR_OSSL') || /PEM|SecureContext|certificate/i.test(error.message))
     return 'The certificate in NITRO_SSL_CERT or its key in NITRO_SSL_KEY cannot be read. Give the texts of the two PEM files.'
   return null
+}
+
+/** What a process that holds a channel to this one may tell it: serve another room, as from a fresh start. */
+interface RoomHanded {
+  folder: string
+  demo: boolean
 }
 
 /** Opens the pressroom with the server, and stops the server when that cannot be done. */
@@ -30,10 +36,23 @@ export default defineNitroPlugin((nitro) => {
     process.exit(1)
   })
   nitro.hooks.hook('close', async () => {
-    const room = await ready.catch(() => null)
+    const room = await usePressroom().catch(() => null)
     await room?.close()
   })
   // Open event streams would keep the server from stopping: end them as soon as it is asked to.
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
-    process.once(signal, () => void ready.then((room) => room.streams.close()).catch(() => undefined))
+    process.once(
+      signal,
+      () =>
+        void usePressroom()
+          .then((room) => room.streams.close())
+          .catch(() => undefined),
+    )
+  process.on('message', ({ folder, demo }: RoomHanded) => {
+    Object.assign(process.env, { AMPLE_TALLY_DATA: folder, AMPLE_TALLY_DEMO: demo ? '1' : '' })
+    changePressroom().then(
+      () => process.send!({ opened: folder }),
+      (error: unknown) => process.send!({ failed: String(error) }),
+    )
+  })
 })

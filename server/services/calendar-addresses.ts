@@ -1,6 +1,5 @@
 import { instantAt } from '#core/time/instant'
 import type { PersonReply } from '#shared/replies/replies'
-import { rows } from '../database/connections'
 import type { Beside } from '../database/writing'
 import type { Pressroom } from './pressroom'
 import { seal, unseal } from './sealed'
@@ -9,12 +8,8 @@ const purpose = 'calendar address'
 const between = '~'
 
 async function madeAt({ db }: Pressroom, personId: string): Promise<string | null> {
-  const [found] = await rows<{ made_at: string }>(
-    db.reader,
-    'SELECT made_at FROM calendar_addresses WHERE person = $1',
-    [personId],
-  )
-  return found?.made_at ?? null
+  const found = await db.reader.calendarAddresses.findByPk(personId)
+  return found?.get().madeAt ?? null
 }
 
 const pathOf = ({ secret }: Pressroom, personId: string, made: string) =>
@@ -29,21 +24,15 @@ export async function addressOf(room: Pressroom, personId: string): Promise<stri
 /** A new one; the one before leads nowhere from now on. */
 export async function makeAddress(room: Pressroom, personId: string): Promise<string> {
   const made = instantAt(Date.now())
-  await room.db.writing((writer) =>
-    writer.query(
-      `INSERT INTO calendar_addresses (person, made_at) VALUES ($1, $2)
-       ON CONFLICT (person) DO UPDATE SET made_at = excluded.made_at`,
-      { bind: [personId, made] },
-    ),
-  )
+  await room.db.writing(({ calendarAddresses }) => calendarAddresses.upsert({ personId, madeAt: made }))
   return pathOf(room, personId, made)
 }
 
 /** What to write to end a person's address for good: with another secret, another role, or when they leave. */
-export const endingAddress = (personId: string): Beside => ({
-  sql: 'DELETE FROM calendar_addresses WHERE person = $1',
-  bind: [personId],
-})
+export const endingAddress =
+  (personId: string): Beside =>
+  ({ calendarAddresses }) =>
+    calendarAddresses.destroy({ where: { personId } })
 
 /** Whose address it is; null for one that never was, was replaced, or is of somebody who is gone. */
 export async function personAt(room: Pressroom, token: string): Promise<PersonReply | null> {

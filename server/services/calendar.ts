@@ -3,8 +3,7 @@ import type { EditionState } from '#core/edition/state'
 import { streamId } from '#core/ground/envelope'
 import type { CalendarReply, Place } from '#shared/replies/calendar'
 import type { PersonReply, PressSummary, RackSummary } from '#shared/replies/replies'
-import { rows } from '../database/connections'
-import { summariesOf } from '../database/summaries'
+import { notClosed, streamsListed, summariesOf } from '../database/summaries'
 import { proposedOrders } from './day-orders'
 import type { Pressroom } from './pressroom'
 import { readOwnCalendar } from './room-zone'
@@ -15,11 +14,8 @@ const mostEditions = 120
 
 /** Every edition that is not closed, as it stands. */
 export async function openEditions(room: Pressroom): Promise<EditionState[]> {
-  const found = await rows<{ stream: string }>(
-    room.db.reader,
-    `SELECT stream FROM summaries WHERE kind = 'edition' AND state <> 'closed' ORDER BY changed_at DESC LIMIT ${mostEditions}`,
-  )
-  return Promise.all(found.map(({ stream }) => room.ledger.read<EditionState>(stream)))
+  const open = await streamsListed(room.db.reader, 'edition', { where: notClosed, limit: mostEditions })
+  return Promise.all(open.map((stream) => room.ledger.read<EditionState>(stream)))
 }
 
 /** Presses, and stations that are used, by their names. */

@@ -8,7 +8,7 @@ import type { EditionState } from '#core/edition/state'
 import type { Happening } from '#core/ground/envelope'
 import { type Instant, instantAt } from '#core/time/instant'
 import { emptyState, evolve, type StreamState } from '#core/house/streams'
-import { noRates } from '#core/plan/plan'
+import { noRates } from '#core/plan/defaults'
 import type { BatchState } from '#core/stores/batch/state'
 import type { LotState } from '#core/stores/lot/state'
 import { rateOn } from '#core/stores/press/state'
@@ -17,10 +17,11 @@ import { dayOf, type RoomDay } from '#core/time/room-day'
 import type { Zone } from '#core/time/zone'
 import type { AccountSummary, ChargesReply, EditionCostReply, PressSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
-import { allSummariesOf } from '../database/summaries'
+import { allSummariesOf, streamsListed } from '../database/summaries'
+import { plain, type SummaryRow } from '../database/tables'
 import { readStream } from '../database/events'
 import type { Pressroom } from './pressroom'
-import { isIn, type Span, timeAtPresses } from './time-at-presses'
+import { isIn, type Period, timeAtPresses } from './time-at-presses'
 import { tubPrices } from './tub-prices'
 import { type UsualPrices, usualPrices } from './usual-prices'
 
@@ -33,7 +34,7 @@ interface Only {
 /** Everything that was ever used, over those days at least (models.md, M18). */
 async function everyLine(
   room: Pressroom,
-  span: Span,
+  span: Period,
   accounts: readonly AccountSummary[],
   only?: Only,
 ): Promise<ChargeLine[]> {
@@ -127,7 +128,7 @@ async function eachOf<State extends StreamState>(
   only: readonly string[] | undefined,
   see: (before: State, event: Happening) => ChargeLine[],
 ): Promise<ChargeLine[]> {
-  const streams = only ? [...new Set(only)].sort() : await streamsOf(room, kind)
+  const streams = only ? [...new Set(only)].sort() : (await streamsListed(room.db.long, kind)).sort()
   const lines: ChargeLine[] = []
   for (const stream of streams) {
     let state = emptyState(stream) as State
@@ -137,15 +138,6 @@ async function eachOf<State extends StreamState>(
     }
   }
   return lines
-}
-
-async function streamsOf({ db }: Pressroom, kind: 'lot' | 'batch'): Promise<string[]> {
-  const found = await rows<{ stream: string }>(
-    db.long,
-    'SELECT stream FROM summaries WHERE kind = $1 ORDER BY stream',
-    [kind],
-  )
-  return found.map(({ stream }) => stream)
 }
 
 /** The batches of which ink was drawn for an edition. */
@@ -160,7 +152,7 @@ async function drawnFor({ db }: Pressroom, edition: string): Promise<string[]> {
 }
 
 /** From the first to the last of some pulls; of none nothing. */
-function spanOf(pulls: readonly { at: Instant }[]): Span {
+function spanOf(pulls: readonly { at: Instant }[]): Period {
   const times = pulls.map(({ at }) => Date.parse(at))
   const [first, last] = [Math.min(...times), Math.max(...times)]
   return times.length === 0
@@ -195,7 +187,7 @@ const typedLines = (accounts: readonly AccountSummary[], zone: Zone): ChargeLine
   )
 
 /** The days that are asked for, and those of every statement that was settled: what is a correction rests on them. */
-function widest({ from, until }: Span, accounts: readonly AccountSummary[]): Span {
+function widest({ from, until }: Period, accounts: readonly AccountSummary[]): Period {
   const all = [{ from, until }, ...accounts.flatMap(({ statements }) => statements)]
   const at = (iso: string) => Date.parse(iso)
   return {
@@ -207,9 +199,11 @@ function widest({ from, until }: Span, accounts: readonly AccountSummary[]): Spa
 /** Titles of the editions that are named. */
 async function titlesOf({ db }: Pressroom, lines: readonly ChargeLine[]): Promise<Record<string, string>> {
   const named = new Set(lines.flatMap(({ editionStream }) => editionStream ?? []))
-  const all = await rows<{ stream: string; title: string }>(
-    db.reader,
-    `SELECT stream, title FROM summaries WHERE kind = 'edition'`,
-  )
+  const found = await db.reader.summaries.findAll({
+    attributes: ['stream', 'title'],
+    where: { kind: 'edition' },
+    raw: true,
+  })
+  const all = plain<Pick<SummaryRow, 'stream' | 'title'>>(found)
   return Object.fromEntries(all.filter(({ stream }) => named.has(stream)).map(({ stream, title }) => [stream, title]))
 }

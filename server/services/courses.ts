@@ -13,7 +13,7 @@ import type {
   PressSummary,
   RationHeld,
 } from '#shared/replies/replies'
-import { allSummariesOf, courseSummary, summariesOf } from '../database/summaries'
+import { allSummariesOf, summariesOf, summaryOf } from '../database/summaries'
 import { failure } from './failure'
 import type { Pressroom } from './pressroom'
 
@@ -42,7 +42,7 @@ export async function readCourse(room: Pressroom, id: string): Promise<CourseRep
   ])
   const students = new Set(state.studentIds)
   return {
-    course: courseSummary(state),
+    course: summaryOf(state),
     benches: editions.map((edition, i) => ({
       ...inClass(edition, room.passBook.recordFor(edition.stream)),
       assignmentId: begun[i]!.assignmentId,

@@ -1,53 +1,37 @@
+import { literal, Op, type WhereOptions } from 'sequelize'
 import type { EditionState } from '#core/edition/state'
 import { isStaff } from '#core/ground/who'
 import { seenState, shareOf, type Viewer } from '#core/house/who-sees'
 import type { StudioState } from '#core/stores/studio/state'
 import type { EditionReply, EditionSummary, EditionsReply } from '#shared/replies/replies'
 import type { EditionsQuery } from '#shared/queries/lists'
-import { rows } from '../database/connections'
-import type { StoredEditionSummary } from '../database/summaries'
+import { pageOfLines, type StoredEditionSummary } from '../database/summaries'
+import type { SummaryRow } from '../database/tables'
 import type { Pressroom } from './pressroom'
 import { failure } from './failure'
 
 const pageSize = 50
 
-/** A pattern for LIKE in which the given text stands for itself. */
-function containing(text: string): string {
-  return `%${text.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`
-}
+/** With that in their title, capital or small. `fn` would double a sign that stands before bound values. */
+const titled = ({ db: { reader } }: Pressroom, text: string) =>
+  literal(`instr(lower(title), lower(${reader.escape(text)})) > 0`)
 
-/** The editions, newest change first, by title and state; pages are cut by key, so a list that grows does not slip. */
+/** The editions, newest change first, by title and state. */
 export async function listEditions(room: Pressroom, query: EditionsQuery): Promise<EditionsReply> {
-  const limit = query.limit ?? pageSize
-  const wheres = [`kind = 'edition'`]
-  const bind: unknown[] = []
-  const where = (sql: (n: number) => string, value: unknown) => {
-    bind.push(value)
-    wheres.push(sql(bind.length))
+  const search = query.search?.trim()
+  const which: WhereOptions<SummaryRow> = {
+    kind: 'edition',
+    ...(query.state && { state: query.state }),
+    ...(search && { [Op.and]: titled(room, search) }),
   }
-  if (query.state) where((n) => `state = $${n}`, query.state)
-  if (query.search?.trim()) where((n) => `title LIKE $${n} ESCAPE '\\'`, containing(query.search.trim()))
-  const counted = rows<{ total: number }>(
-    room.db.reader,
-    `SELECT count(*) AS total FROM summaries WHERE ${wheres.join(' AND ')}`,
-    [...bind],
-  )
-  if (query.after) {
-    const [at, stream] = query.after.split('|')
-    bind.push(at ?? '', stream ?? '')
-    wheres.push(`(changed_at, stream) < ($${bind.length - 1}, $${bind.length})`)
-  }
-  const found = await rows<{ stream: string; changed_at: string; data: string }>(
-    room.db.reader,
-    `SELECT stream, changed_at, data FROM summaries WHERE ${wheres.join(' AND ')} ORDER BY changed_at DESC, stream DESC LIMIT ${limit + 1}`,
-    bind,
-  )
-  const page = found.slice(0, limit)
-  const last = page.at(-1)
+  const [total, { lines, next }] = await Promise.all([
+    room.db.reader.summaries.count({ where: which }),
+    pageOfLines(room.db.reader, which, query.limit ?? pageSize, query.after),
+  ])
   return {
-    editions: page.map((row) => room.passBook.withChance(JSON.parse(row.data) as StoredEditionSummary)),
-    next: found.length > limit && last ? `${last.changed_at}|${last.stream}` : null,
-    total: (await counted)[0]?.total ?? 0,
+    editions: lines.map(({ data }) => room.passBook.withChance(JSON.parse(data) as StoredEditionSummary)),
+    next,
+    total,
   }
 }
 

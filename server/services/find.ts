@@ -6,6 +6,7 @@ import { type Asked, asked } from '#core/print/asked-number'
 import type { Series } from '#core/print/series'
 import type { EditionSummary, FindReply, Found, PressSummary } from '#shared/replies/replies'
 import { rows } from '../database/connections'
+import { streamsListed } from '../database/summaries'
 import type { Pressroom } from './pressroom'
 
 const most = 12
@@ -136,12 +137,7 @@ async function sheetsIn(room: Pressroom, wanted: Asked, lines: readonly Line[]):
   const editions =
     wanted.words.length > 0
       ? meant(wanted.words, lines)
-      : (
-          await rows<{ stream: string }>(
-            room.db.reader,
-            `SELECT stream FROM summaries WHERE kind = 'edition' ORDER BY changed_at DESC LIMIT ${lookedInto}`,
-          )
-        ).map(({ stream }) => stream)
+      : await streamsListed(room.db.reader, 'edition', { limit: lookedInto })
   const states = await Promise.all(
     editions.slice(0, lookedInto).map((stream) => room.ledger.read<EditionState>(stream)),
   )

@@ -40,9 +40,8 @@ export async function readFloor(room: Pressroom, viewer: Viewer, now: number): P
     decisions: open.flatMap(decisionsFor),
     drying: open.flatMap(({ id, title, drying }) => (drying > 0 ? [{ editionId: id, title, sheets: drying }] : [])),
     short: await readShort(room, open, running),
-    counts: await rows<{ state: string; editions: number }>(
-      room.db.reader,
-      `SELECT state, count(*) AS editions FROM summaries WHERE kind = 'edition' GROUP BY state`,
+    counts: (await room.db.reader.summaries.count({ where: { kind: 'edition' }, group: ['state'] })).map(
+      ({ state, count }) => ({ state: state as string, editions: count }),
     ),
     sessions: stations
       .flatMap(({ id, name, open }) => (open ? [{ stationId: id, name, by: open.by, at: open.at }] : []))

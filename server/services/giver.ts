@@ -6,7 +6,7 @@ import type { CommandRequest } from '#shared/commands/envelope'
 import { deviceOfStation } from './device'
 import type { Person } from './people'
 import type { Pressroom } from './pressroom'
-import type { SignIn } from './sign-ins'
+import type { SignIn } from '../database/tables'
 
 /** Who hands a command in, from where. */
 export interface Sender {

@@ -13,7 +13,7 @@ import { summaryRow } from '../database/summaries'
 import { type Beside, type Group, storeGroup } from '../database/writing'
 import { storageRefusal, stumbled } from './ledger-refusals'
 import { disputeOf, placed } from './new-events'
-import { type Standing, StateCache } from './state-cache'
+import { type CachedState, StateCache } from './state-cache'
 
 /** A command with who and where it came from, checked in shape. */
 export interface Submission {
@@ -58,7 +58,7 @@ interface Known {
 /** A group of commands while it is decided: what was known before, and how the streams stand after those decided so far. */
 interface Deciding {
   known: Map<string, Known>
-  working: Map<string, Standing>
+  working: Map<string, CachedState>
   events: LedgerEvent[]
   recordedAt: string
 }
@@ -150,8 +150,8 @@ export class Ledger {
     return { seq: state.seq, hash }
   }
 
-  private async fromDisk(stream: string): Promise<Standing> {
-    const standing: Standing = { state: emptyState(stream), hash: chainStart }
+  private async fromDisk(stream: string): Promise<CachedState> {
+    const standing: CachedState = { state: emptyState(stream), hash: chainStart }
     for await (const { events, hash } of streamPages(this.db.reader, stream))
       Object.assign(standing, { state: fold(standing.state, events), hash })
     return standing
@@ -192,7 +192,7 @@ export class Ledger {
 
   /** Durable in the ledger first, then said beside it; only then anyone is told. */
   private async store(group: Group): Promise<void> {
-    await this.db.writing(() => storeGroup(this.db.prepared.writer, group))
+    await this.db.writing(() => storeGroup(this.db, group))
     const head = { position: group.events.at(-1)!.position, head: group.head }
     // The events are durable: a head that lags behind proves less, and is no reason to say they are not.
     await this.keepHead(head).catch((error: unknown) => console.error('The head could not be kept:', error))

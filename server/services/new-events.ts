@@ -3,7 +3,7 @@ import { pullOf } from '#core/edition/pull'
 import { type Context, type LedgerEvent, type NewEvent, streamKind } from '#core/ground/envelope'
 import { evolve, type StreamState } from '#core/house/streams'
 import { eventHash } from '../database/events'
-import type { Standing } from './state-cache'
+import type { CachedState } from './state-cache'
 
 /** Who did it, where, and through whose session. */
 interface Origin {
@@ -21,11 +21,11 @@ interface Origin {
 export function placed(
   { context, device, via, claimedAt = null }: Origin,
   proposed: readonly NewEvent[],
-  working: ReadonlyMap<string, Standing>,
+  working: ReadonlyMap<string, CachedState>,
   position: number,
   recordedAt: string,
-): { events: LedgerEvent[]; standings: Map<string, Standing> } {
-  const standings = new Map<string, Standing>()
+): { events: LedgerEvent[]; standings: Map<string, CachedState> } {
+  const standings = new Map<string, CachedState>()
   const events = proposed.map((one, i) => {
     const { state, hash } = standings.get(one.stream) ?? working.get(one.stream)!
     const bare = {

@@ -9,8 +9,9 @@ import { type SheetsToStart, sheetsToStart } from '#core/run/sheets-to-start'
 import { chanceFor } from '#core/run/outlook'
 import type { Chance } from '#core/plan/odds'
 import type { EditionSummary } from '#shared/replies/replies'
-import { type Connections, rows } from '../database/connections'
-import type { StoredEditionSummary } from '../database/summaries'
+import type { Connections } from '../database/connections'
+import { plain } from '../database/tables'
+import { inData, type StoredEditionSummary } from '../database/summaries'
 
 /** What every edition adds to the shop's pass rates, kept in memory and moved on with each commit. */
 export class PassBook {
@@ -24,12 +25,13 @@ export class PassBook {
   async load(db: Connections, studio: StudioState): Promise<void> {
     this.studio = studio
     this.gathered = null
-    for (const { stream, data } of await rows<{ stream: string; data: string }>(
-      db.long,
-      `SELECT stream, json_extract(data, '$.passes') AS data FROM summaries WHERE kind = 'edition'`,
-    )) {
-      this.editions.set(stream, JSON.parse(data) as EditionPasses)
-    }
+    const lines = await db.long.summaries.findAll({
+      attributes: ['stream', [inData('passes'), 'passes']],
+      where: { kind: 'edition' },
+      raw: true,
+    })
+    for (const { stream, passes } of plain<{ stream: string; passes: string }>(lines))
+      this.editions.set(stream, JSON.parse(passes) as EditionPasses)
   }
 
   /** States as a commit left them. */

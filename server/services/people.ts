@@ -5,30 +5,18 @@ import type { Refusal } from '#core/ground/refusal'
 import type { Role } from '#core/ground/envelope'
 import type { StudioSettings } from '#core/stores/studio/state'
 import type { PersonReply } from '#shared/replies/replies'
-import { type Connections, rows } from '../database/connections'
+import type { Connections } from '../database/connections'
+import type { KeptPerson, SignIn } from '../database/tables'
 import type { Beside } from '../database/writing'
 import { type Attempt, Attempts } from './attempts'
 import type { Ledger, Submission } from './ledger'
 import { endingAddress } from './calendar-addresses'
 import { hashSecret, secretMatches } from './secrets'
-import type { SignIn, SignIns } from './sign-ins'
-
-interface PersonRow {
-  id: string
-  name: string
-  role: Role
-  secret: string
-  active: number
-  must_change: number
-}
+import type { SignIns } from './sign-ins'
 
 export interface Person extends PersonReply {
   /** Someone else chose the secret: it is to be changed before anything else. */
   mustChange: boolean
-}
-
-interface Known extends Person {
-  secret: string
 }
 
 export type PersonResult = { person: Person } | { refusal: Refusal }
@@ -60,21 +48,19 @@ const tooMany = (seconds: number): Refusal => ({
 })
 
 /** What may be told of a person: never how the secret is kept. */
-const told = ({ id, name, role, active, mustChange }: Known): Person => ({ id, name, role, active, mustChange })
+const told = ({ id, name, role, active, mustChange }: KeptPerson): Person => ({ id, name, role, active, mustChange })
 
-function inserting(id: string, name: string, role: Role, kept: string, mustChange: boolean): Beside {
-  return {
-    sql: 'INSERT INTO people (id, name, role, secret, active, must_change) VALUES ($1, $2, $3, $4, 1, $5)',
-    bind: [id, name.trim(), role, kept, mustChange ? 1 : 0],
-  }
-}
+const adding =
+  (person: Omit<KeptPerson, 'active'>): Beside =>
+  ({ people }) =>
+    people.create({ ...person, active: true })
 
 /**
  * The people of the studio. The ledger knows them by id and role; their names and secrets live beside it, written in
  * the same transaction, so that a name can be corrected without touching the record.
  */
 export class People {
-  private known: ReadonlyMap<string, Known> = new Map()
+  private known: ReadonlyMap<string, KeptPerson> = new Map()
   private readonly attempts = new Attempts()
   private turn: Promise<unknown> = Promise.resolve()
 
@@ -86,15 +72,12 @@ export class People {
 
   /** Read everyone anew. The new list takes the old one's place whole: at no moment is nobody there. */
   async load(): Promise<void> {
-    const found = await rows<PersonRow>(
-      this.db.reader,
-      'SELECT id, name, role, secret, active, must_change FROM people ORDER BY id',
-    )
+    const found = await this.db.reader.people.findAll({ order: ['id'] })
     this.known = new Map(
-      found.map(({ active, must_change, ...row }) => [
-        row.id,
-        { ...row, active: active === 1, mustChange: must_change === 1 },
-      ]),
+      found.map((row) => {
+        const person = row.get()
+        return [person.id, person]
+      }),
     )
   }
 
@@ -136,7 +119,7 @@ export class People {
     timeZone: Zone | null = null,
   ): Promise<PersonResult> {
     const [id, kept] = [uuid(), await hashSecret(secret)]
-    const beside = [inserting(id, name, 'manager', kept, false)]
+    const beside = [adding({ id, name: name.trim(), role: 'manager', secret: kept, mustChange: false })]
     const data = { managerId: id, settings }
     const manager = { id, role: 'manager' as const }
     const done = await this.submit(id, { type: 'set-up', stream: 'studio', data }, manager, beside)
@@ -152,7 +135,7 @@ export class People {
     return await this.inTurn(async () => {
       const taken = this.nameTaken(name)
       if (taken) return { refusal: taken }
-      const beside = [inserting(id, name, role, kept, mustChange)]
+      const beside = [adding({ id, name: name.trim(), role, secret: kept, mustChange })]
       return await this.submit(id, { type: 'add-person', stream: 'studio', data: { personId: id, role } }, by, beside)
     })
   }
@@ -169,10 +152,7 @@ export class People {
     if (taken) return { refusal: taken }
     const revoke = to.role !== person.role || to.active !== person.active
     const beside: Beside[] = [
-      {
-        sql: 'UPDATE people SET name = $1, role = $2, active = $3 WHERE id = $4',
-        bind: [to.name.trim(), to.role, to.active ? 1 : 0, id],
-      },
+      ({ people }) => people.update({ name: to.name.trim(), role: to.role, active: to.active }, { where: { id } }),
       ...(revoke ? [this.signIns.ending(id, null), endingAddress(id)] : []),
     ]
     const data = { personId: id, role: to.role, active: to.active }
@@ -197,26 +177,20 @@ export class People {
     const refusal = this.mayNotSet(person, by)
     if (refusal) return { refusal }
     const own = by.id === id ? here : null
-    await this.db.writing(async (writer) => {
-      await writer.query('BEGIN IMMEDIATE')
-      try {
-        await writer.query('UPDATE people SET secret = $1, must_change = $2 WHERE id = $3', {
-          bind: [kept, own ? 0 : 1, id],
-        })
-        for (const { sql, bind } of [this.signIns.ending(id, own), endingAddress(id)]) await writer.query(sql, { bind })
-        await writer.query('COMMIT')
-      } catch (error) {
-        await writer.query('ROLLBACK').catch(() => undefined)
-        throw error
-      }
-    })
+    await this.db.writing((writer) =>
+      writer.atOnce(async () => {
+        await writer.people.update({ secret: kept, mustChange: own === null }, { where: { id } })
+        await this.signIns.ending(id, own)(writer)
+        await endingAddress(id)(writer)
+      }),
+    )
     this.signIns.ended(id, own)
     await this.load()
     return { person: this.get(id)! }
   }
 
   /** Everyone sets their own; the manager anybody's, an instructor those of members and students. */
-  private mayNotSet(person: Known, by: Asker): Refusal | null {
+  private mayNotSet(person: KeptPerson, by: Asker): Refusal | null {
     const role = this.roleNow(by)
     if (person.id === by.id || role === 'manager') return null
     if (role === 'instructor' && (person.role === 'member' || person.role === 'student')) return null

@@ -1,6 +1,6 @@
 import { divisionsOf } from '#core/press/screws'
 import type { PressState } from '#core/stores/press/state'
-import { gaugeOf, type SimulatedGauge } from '../devices/gauge'
+import type { SimulatedGauge } from '../devices/gauge'
 import { failure } from './failure'
 import type { Pressroom } from './pressroom'
 
@@ -18,7 +18,7 @@ export async function pressGauge(room: Pressroom, pressId: string): Promise<Simu
       message: `Nobody knows yet how far a turn of ${name} lifts. Calibrate it with two known thicknesses, under Presses.`,
     })
   const turns = (screw: { turns: number; divisions: number }) => divisionsOf(screw, { divisions }) / divisions
-  return gaugeOf(pressId, () => ({
+  return room.devices.gaugeOf(pressId, () => ({
     pitch,
     play: backlash / divisions,
     left: last ? turns(last.setting.left) : 0,

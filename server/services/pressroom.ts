@@ -2,7 +2,7 @@ import { pluralise } from '#core/units/pluralise'
 import { randomBytes } from 'node:crypto'
 import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { type Connections, DatabaseUnusable, lockFolder, openConnections, rows } from '../database/connections'
+import { type Connections, DatabaseUnusable, lockFolder, openConnections } from '../database/connections'
 import { lastPosition } from '../database/events'
 import { chainHead, HeadFile, missingFrom } from '../database/heads'
 import { beginLineage, type Lineage, lineageOf } from '../database/lineage'
@@ -10,7 +10,7 @@ import { migrate } from '../database/migrations'
 import { rebuildSummaries } from '../database/summaries'
 import { BringingIn } from '../studio-file/bringing-in'
 import { Backups } from './backups'
-import { roomSensor } from '../devices/room-sensor'
+import { Devices } from '../devices/devices'
 import { HourlyAir } from './hourly-air'
 import { HandOuts } from './hand-outs'
 import { Ledger } from './ledger'
@@ -55,6 +55,7 @@ export interface Pressroom {
   backups: Backups
   handOuts: HandOuts
   readings: Readings
+  devices: Devices
   written: WrittenStates
   hourlyAir: HourlyAir
   passBook: PassBook
@@ -71,11 +72,6 @@ function sessionSecret(folder: string): string {
   const file = join(folder, 'session-secret')
   if (!existsSync(file)) writeFileSync(file, randomBytes(48).toString('base64url'), { mode: 0o600 })
   return readFileSync(file, 'utf8')
-}
-
-async function aboutRoom(db: Connections): Promise<string> {
-  const [found] = await rows<{ value: string }>(db.reader, `SELECT value FROM about WHERE name = 'room'`)
-  return found!.value
 }
 
 /** @throws DatabaseUnusable when there can be no such folder */
@@ -137,7 +133,7 @@ async function refuseLess(db: Connections, folder: string): Promise<void> {
 /** What was made from events that are gone goes too: lists are built anew, and a tap of then that is sent again is new. */
 async function forgetBeyond(writer: Connections['writer']): Promise<void> {
   const last = await lastPosition(writer)
-  await writer.query('DELETE FROM summaries')
+  await writer.summaries.truncate()
   await writer.query('DELETE FROM heads WHERE position > $1', { bind: [last] })
   await writer.query(`DELETE FROM commands WHERE reply ->> '$.position' > $1`, { bind: [last] })
 }
@@ -205,14 +201,15 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
   // What a dead server left half read is nobody's.
   await bringingIn.forget()
   const log = new SecurityLog(db)
-  const hourlyAir = new HourlyAir(ledger, people, roomSensor)
+  const devices = new Devices()
+  const hourlyAir = new HourlyAir(ledger, people, devices.sensor)
   hourlyAir.start()
   const backups = new Backups(db.long, folder, () => ledger.reach)
   return {
     folder,
     demo,
     lineage,
-    name: await aboutRoom(db),
+    name: (await db.reader.about.findByPk('room', { rejectOnEmpty: true })).get().value,
     secret,
     db,
     ledger,
@@ -228,6 +225,7 @@ async function fill(folder: string, demo: boolean, db: Connections, unlock: () =
     backups,
     handOuts: new HandOuts(),
     readings: new Readings(),
+    devices,
     written: new WrittenStates(mostWritten),
     hourlyAir,
     passBook,

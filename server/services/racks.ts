@@ -1,3 +1,4 @@
+import { Op } from 'sequelize'
 import { layerNumber, layerOf } from '#core/edition/layer'
 import { layersOn } from '#core/edition/layers-on'
 import { placeOf } from '#core/edition/places'
@@ -15,8 +16,7 @@ import type {
   RackSummary,
   StackToLay,
 } from '#shared/replies/replies'
-import { rows } from '../database/connections'
-import { summariesOf } from '../database/summaries'
+import { countsSome, notClosed, streamsListed, summariesOf } from '../database/summaries'
 import type { Pressroom } from './pressroom'
 
 /** The racks of the room, what lies in them and how far it is, what is still to be laid in, and the air they stand in. */
@@ -57,12 +57,8 @@ export async function readRacks(room: Pressroom): Promise<RacksReply> {
 }
 
 async function editionsThatDry({ db }: Pressroom): Promise<string[]> {
-  const found = await rows<{ stream: string }>(
-    db.reader,
-    `SELECT stream FROM summaries WHERE kind = 'edition' AND state <> 'closed' AND json_extract(data, '$.drying') > 0
-     ORDER BY changed_at DESC LIMIT 40`,
-  )
-  return found.map(({ stream }) => streamId(stream))
+  const isDrying = { [Op.and]: [notClosed, countsSome('drying')] }
+  return (await streamsListed(db.reader, 'edition', { where: isDrying, limit: 40 })).map(streamId)
 }
 
 /** What lies in a rack, by edition and layer. */

@@ -1,5 +1,5 @@
-import { plainToInstance } from 'class-transformer'
 import { getQuery, getRequestHeader, type H3Event, readRawBody } from 'h3'
+import { fieldsOf } from '#core/ground/shape'
 import { check } from '#shared/check'
 import { failure } from './failure'
 
@@ -31,8 +31,18 @@ function parsed(raw: Buffer | undefined): unknown {
 
 /** A query string, checked against a request class. */
 export function queryChecked<T extends object>(event: H3Event, shape: new () => T): T {
-  // In an address everything is text: what a class says is a number is read as one.
-  const result = check(shape, plainToInstance(shape, Object.assign({}, getQuery(event))))
+  const result = check(shape, withNumbers(shape, getQuery(event)))
   if ('refusal' in result) throw failure(result.refusal)
   return result.value
+}
+
+/** In an address everything is text: what a class says is a whole number is read as one, where it is one. */
+function withNumbers(shape: new () => object, query: object): object {
+  const fields = fieldsOf(shape)
+  return Object.fromEntries(
+    Object.entries(query).map(([key, value]) => [
+      key,
+      fields.get(key)?.kind === 'whole' && /^-?\d+$/.test(String(value)) ? Number(value) : value,
+    ]),
+  )
 }

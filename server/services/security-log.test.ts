@@ -42,3 +42,10 @@ it('tells a line that is being written at that moment', async () => {
   void log.write()
   expect((await log.newest(1, null))[0]).toMatchObject({ kind: 'person added', person: 'p7' })
 })
+
+it('keeps every line, whatever a knock says it is for', async () => {
+  const log = new SecurityLog(db)
+  log.note({ kind: 'wrong secret', person: "a'); DROP TABLE people; -- $1 ?", address: '10.0.0.9' })
+  log.note({ kind: 'wrong secret', person: 'p8', address: '10.0.0.9' })
+  expect((await log.newest(2, null)).map(({ person }) => person)).toEqual(['p8', "a'); DROP TABLE people; -- $1 ?"])
+})

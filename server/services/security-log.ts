@@ -1,6 +1,8 @@
 import { instantAt } from '#core/time/instant'
-import type { SecurityReply } from '#shared/replies/replies'
-import { type Connections, rows } from '../database/connections'
+import type { SecurityLine, SecurityReply } from '#shared/replies/replies'
+import { Op } from 'sequelize'
+import type { Connections } from '../database/connections'
+import { plain } from '../database/tables'
 
 export type SecurityKind =
   | 'signed in'
@@ -86,25 +88,17 @@ export class SecurityLog {
   private async writeNow(): Promise<void> {
     if (this.timer) clearTimeout(this.timer)
     this.timer = null
-    const lines = this.buffer.map(({ at, kind, person, by, address, device, detail, times }) => [
-      at,
-      kind,
-      person,
-      by,
-      address,
-      device,
-      times === 1 ? detail : [detail, `${times} times`].filter(Boolean).join(', '),
-    ])
+    const lines = this.buffer.map(({ times, detail, ...line }) => ({
+      ...line,
+      detail: times === 1 ? detail : [detail, `${times} times`].filter(Boolean).join(', '),
+    }))
     this.buffer = []
     if (lines.length === 0) return
     await this.db
-      .writing(async (writer) => {
-        await writer.query(
-          `INSERT INTO security_log (at, kind, person, done_by, address, device, detail)
-            SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5, value ->> 6 FROM json_each($1)`,
-          { bind: [JSON.stringify(lines)] },
-        )
-        await writer.query(`DELETE FROM security_log WHERE id <= (SELECT max(id) FROM security_log) - ${mostLines}`)
+      .writing(async ({ securityLog }) => {
+        await securityLog.bulkCreate(lines)
+        const newest: number = await securityLog.max('id')
+        await securityLog.destroy({ where: { id: { [Op.lte]: newest - mostLines } } })
       })
       .catch((error: unknown) => console.error('The security log could not be written:', error))
   }
@@ -112,10 +106,12 @@ export class SecurityLog {
   /** The newest lines before one, newest first. */
   async newest(limit: number, before: number | null): Promise<SecurityReply['lines']> {
     await this.write()
-    return await rows(
-      this.db.reader,
-      `SELECT id, at, kind, person, done_by AS by, address, device, detail FROM security_log WHERE id < $1 ORDER BY id DESC LIMIT $2`,
-      [before ?? Number.MAX_SAFE_INTEGER, limit],
-    )
+    const found = await this.db.reader.securityLog.findAll({
+      where: before === null ? {} : { id: { [Op.lt]: before } },
+      order: [['id', 'DESC']],
+      limit,
+      raw: true,
+    })
+    return plain<SecurityLine>(found)
   }
 }

@@ -5,7 +5,8 @@ import { sealedText } from '#shared/commands/sealed'
 import { newFolder } from '../../tests/fixtures/server'
 import { type Connections, openConnections } from '../database/connections'
 import { migrate } from '../database/migrations'
-import { type SignIn, SignIns } from './sign-ins'
+import type { SignIn } from '../database/tables'
+import { SignIns } from './sign-ins'
 
 const opened: Connections[] = []
 let db: Connections

@@ -1,41 +1,12 @@
 import { instantAt } from '#core/time/instant'
 import { createHmac, randomUUID, timingSafeEqual } from 'node:crypto'
+import { Op } from 'sequelize'
 import type { CommandRequest } from '#shared/commands/envelope'
 import { sealedText } from '#shared/commands/sealed'
 import type { SignInReply, TapKey } from '#shared/replies/replies'
-import { type Connections, rows } from '../database/connections'
+import type { Connections } from '../database/connections'
+import type { SignIn } from '../database/tables'
 import type { Beside } from '../database/writing'
-
-/**
- * `open`: who holds its cookie is signed in. `left`: another took over, or it went idle; nobody is signed in by it, and taps
- * made under it are still its person's. `ended`: neither.
- */
-type State = 'open' | 'left' | 'ended'
-
-export interface SignIn {
-  id: string
-  personId: string
-  device: string
-  /** The person's own device, which does not go idle. */
-  own: boolean
-  address: string
-  agent: string
-  startedAt: string
-  seenAt: string
-  state: State
-}
-
-interface Row {
-  id: string
-  person: string
-  device: string
-  own: number
-  address: string
-  agent: string
-  started_at: string
-  seen_at: string
-  state: State
-}
 
 /** Where a sign-in comes from. */
 export interface Whence {
@@ -74,12 +45,11 @@ export class SignIns {
 
   async load(): Promise<void> {
     const since = instantAt(this.clock() - longestSignIn)
-    await this.db.writing((writer) => writer.query('DELETE FROM sign_ins WHERE started_at < $1', { bind: [since] }))
-    for (const { person, started_at, seen_at, own, ...row } of await rows<Row>(
-      this.db.reader,
-      'SELECT * FROM sign_ins',
-    ))
-      this.known.set(row.id, { ...row, personId: person, own: own === 1, startedAt: started_at, seenAt: seen_at })
+    await this.db.writing(({ signIns }) => signIns.destroy({ where: { startedAt: { [Op.lt]: since } } }))
+    for (const row of await this.db.reader.signIns.findAll()) {
+      const signIn = row.get()
+      this.known.set(signIn.id, signIn)
+    }
   }
 
   /** A sign-in of that id by which someone is signed in now. @param idleMinutes after so many without a touch it is left; 0 never */
@@ -158,10 +128,7 @@ export class SignIns {
 
   /** What to write to end all of a person's, in the transaction that takes the person off or changes the secret. */
   ending(personId: string, but: SignIn | null): Beside {
-    return {
-      sql: `UPDATE sign_ins SET state = 'ended' WHERE person = $1 AND id <> $2`,
-      bind: [personId, but?.id ?? ''],
-    }
+    return ({ signIns }) => signIns.update({ state: 'ended' }, { where: { personId, id: { [Op.ne]: but?.id ?? '' } } })
   }
 
   /** Take in memory what `ending` wrote. */
@@ -232,12 +199,6 @@ export class SignIns {
   private async put(signIn: SignIn): Promise<void> {
     this.known.set(signIn.id, signIn)
     this.written.set(signIn.id, this.clock())
-    const { id, personId, device, own, address, agent, startedAt, seenAt, state } = signIn
-    await this.db.writing((writer) =>
-      writer.query(
-        'INSERT OR REPLACE INTO sign_ins (id, person, device, own, address, agent, started_at, seen_at, state) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
-        { bind: [id, personId, device, own ? 1 : 0, address, agent, startedAt, seenAt, state] },
-      ),
-    )
+    await this.db.writing(({ signIns }) => signIns.upsert(signIn))
   }
 }

@@ -4,7 +4,7 @@ import { streamKind } from '#core/ground/envelope'
 import type { StreamState } from '#core/house/streams'
 
 /** A stream as it stands, with the hash its next event follows from. */
-export interface Standing {
+export interface CachedState {
   state: StreamState
   hash: string
 }
@@ -12,7 +12,7 @@ export interface Standing {
 /** Pulls and sheets kept in memory in all; a stream of another kind weighs as five of them. */
 const mostWeight = 120_000
 
-function weightOf({ state }: Standing): number {
+function weightOf({ state }: CachedState): number {
   if (streamKind(state.stream) !== 'edition') return 5
   const { pulls, sheets } = state as EditionState
   return 10 + pulls.length + sheets.length
@@ -23,14 +23,14 @@ function weightOf({ state }: Standing): number {
  * never puts an older state in the place of a newer one; and none is replaced by one of an older `seq`.
  */
 export class StateCache {
-  private readonly kept = new LRUCache<string, Standing>({ maxSize: mostWeight, sizeCalculation: weightOf })
+  private readonly kept = new LRUCache<string, CachedState>({ maxSize: mostWeight, sizeCalculation: weightOf })
 
-  get(stream: string): Standing | undefined {
+  get(stream: string): CachedState | undefined {
     return this.kept.get(stream)
   }
 
   /** Keep a state; one that is older than what is kept is left aside. */
-  keep(standing: Standing): void {
+  keep(standing: CachedState): void {
     const { stream, seq } = standing.state
     const known = this.kept.peek(stream)
     // A stream nobody has written to is not worth keeping: ids come from outside.

@@ -4,7 +4,7 @@ import { usedIn } from '#core/station/used'
 import { streamId } from '#core/ground/envelope'
 import { evolve } from '#core/house/streams'
 import type { OpenStation, PressSummary, StationReply, StationSummary } from '#shared/replies/replies'
-import { stationSummary, summariesOf } from '../database/summaries'
+import { summariesOf, summaryOf } from '../database/summaries'
 import { readStream } from '../database/events'
 import { drawnSoFar } from './drawn'
 import type { Pressroom } from './pressroom'
@@ -49,7 +49,7 @@ export async function readStation(room: Pressroom, id: string): Promise<StationR
   const stream = `station:${id}`
   const state = await room.ledger.read<StationState>(stream)
   return {
-    station: stationSummary(state),
+    station: summaryOf(state),
     used: await usedSoFar(room, state),
     drawn: await drawnSoFar(room, state),
     sessions: await sessionsOf(room, stream),

@@ -1,7 +1,7 @@
 import { seenState, shareOf, type Viewer } from '#core/house/who-sees'
 import type { StreamState } from '#core/house/streams'
 import type { Page } from '#shared/replies/reading'
-import { rows } from '../database/connections'
+import { pageOfLines } from '../database/summaries'
 import type { Pressroom } from './pressroom'
 
 const pageSize = 200
@@ -17,19 +17,8 @@ export async function readStreams(
   kind: string,
   after: string | undefined,
 ): Promise<Page<StreamState>> {
-  const key = after === undefined ? [] : after.split('|', 2)
-  const found = await rows<{ stream: string; changed_at: string; data: string }>(
-    room.db.reader,
-    `SELECT stream, changed_at, data FROM summaries WHERE kind = $1
-     ${key.length === 2 ? 'AND (changed_at, stream) < ($3, $4)' : ''} ORDER BY changed_at DESC, stream DESC LIMIT $2`,
-    [kind, pageSize + 1, ...(key.length === 2 ? key : [])],
-  )
-  const page = found.slice(0, pageSize)
-  const last = page.at(-1)
-  return {
-    states: page.flatMap((row) => seenBy(room, viewer, stateOf(row)) ?? []),
-    next: found.length > pageSize && last ? `${last.changed_at}|${last.stream}` : null,
-  }
+  const { lines, next } = await pageOfLines(room.db.reader, { kind }, pageSize, after)
+  return { states: lines.flatMap((line) => seenBy(room, viewer, stateOf(line)) ?? []), next }
 }
 
 /** One stream as somebody sees it, whatever its kind; none where it was never written, or is not theirs to see. */

@@ -4,15 +4,16 @@ import { type LedgerEvent, streamId } from '#core/ground/envelope'
 import { upcast } from '#core/house/upcast'
 import type { Closing } from '#core/station/events/session-closed'
 import { rows } from '../database/connections'
+import { streamsListed } from '../database/summaries'
 import type { Pressroom } from './pressroom'
 
 /** A span of time, by when things happened, the end left out. ISO instants. */
-export interface Span {
+export interface Period {
   from: string
   until: string
 }
 
-export const isIn = ({ from, until }: Span, at: string): boolean =>
+export const isIn = ({ from, until }: Period, at: string): boolean =>
   Date.parse(at) >= Date.parse(from) && Date.parse(at) < Date.parse(until)
 
 /** A day either way: browsers may have written a moment with another offset, which text alone cannot compare. */
@@ -31,7 +32,10 @@ interface ReadSession {
 }
 
 /** Time at the presses: sessions that were closed, and the pulls of the span that were made in none. */
-export async function timeAtPresses(room: Pressroom, span: Span): Promise<{ sessions: Session[]; loose: LoosePull[] }> {
+export async function timeAtPresses(
+  room: Pressroom,
+  span: Period,
+): Promise<{ sessions: Session[]; loose: LoosePull[] }> {
   const sessions = await readSessions(room)
   const sessionAt = openAt(sessions)
   const loose: LoosePull[] = []
@@ -74,8 +78,7 @@ async function readSessions({ db }: Pressroom): Promise<ReadSession[]> {
     `SELECT position, stream, type, version, actor, happened_at, data FROM events
      WHERE type IN ('session-opened', 'session-closed') ORDER BY position`,
   )
-  const presses = await rows<{ stream: string }>(db.reader, `SELECT stream FROM summaries WHERE kind = 'press'`)
-  const isPress = new Set(presses.map(({ stream }) => streamId(stream)))
+  const isPress = new Set((await streamsListed(db.reader, 'press')).map(streamId))
   const open = new Map<string, ReadSession>()
   const sessions: ReadSession[] = []
   for (const { position, stream, type, version, actor, happened_at: at, data } of found) {
@@ -96,7 +99,7 @@ async function readSessions({ db }: Pressroom): Promise<ReadSession[]> {
 }
 
 /** Pulls about the span of layers that were set up on a press, voided ones left out, in the order of the ledger. */
-async function pullsAtPresses({ db }: Pressroom, span: Span): Promise<LoosePull[]> {
+async function pullsAtPresses({ db }: Pressroom, span: Period): Promise<LoosePull[]> {
   const setups = await rows<{ stream: string; seq: number; layer: string; press: string }>(
     db.long,
     `SELECT stream, seq, json_extract(data, '$.layerId') AS layer, json_extract(data, '$.setup.pressId') AS press

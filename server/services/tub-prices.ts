@@ -2,7 +2,7 @@ import type { PriceAt } from '#core/charges/ink'
 import { notStoredYet } from '#core/ground/envelope'
 import { emptyState, evolve } from '#core/house/streams'
 import type { TubState } from '#core/stores/tub/state'
-import { rows } from '../database/connections'
+import { streamsListed } from '../database/summaries'
 import { readStream } from '../database/events'
 import type { Pressroom } from './pressroom'
 
@@ -11,9 +11,8 @@ import type { Pressroom } from './pressroom'
  * after. A tub nobody priced says 0: that is not known, and never free.
  */
 export async function tubPrices({ db }: Pressroom): Promise<PriceAt> {
-  const streams = await rows<{ stream: string }>(db.long, `SELECT stream FROM summaries WHERE kind = 'tub'`)
   const said = new Map<string, { position: number; price: number }[]>()
-  for (const { stream } of streams) {
+  for (const stream of await streamsListed(db.long, 'tub')) {
     const prices: { position: number; price: number }[] = []
     let state = emptyState(stream) as TubState
     for (const event of (await readStream(db.long, stream)).events) {

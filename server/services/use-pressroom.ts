@@ -32,8 +32,18 @@ async function open(): Promise<Pressroom> {
   return room
 }
 
-/** The pressroom this process serves, opened once from AMPLE_TALLY_DATA. */
+/** The pressroom this process serves, opened from AMPLE_TALLY_DATA. */
 export function usePressroom(): Promise<Pressroom> {
   opening ??= open()
+  return opening
+}
+
+/** Close it and open the one that AMPLE_TALLY_DATA names by now; whoever asks meanwhile waits for that. */
+export function changePressroom(): Promise<Pressroom> {
+  const before = opening
+  opening = (async () => {
+    await (await before?.catch(() => null))?.close()
+    return await open()
+  })()
   return opening
 }

@@ -1,7 +1,7 @@
 import { addEdition, nothingPrinted } from '#core/office/year'
 import { wholeCents } from '#core/charges/money'
 import { looseRuns, minutesThere } from '#core/charges/press-time'
-import { noRates } from '#core/plan/plan'
+import { noRates } from '#core/plan/defaults'
 import { spanOfDays } from '#core/time/room-clock'
 import { dayOf } from '#core/time/room-day'
 import type { YearReply } from '#shared/replies/office'
@@ -10,7 +10,7 @@ import { rows } from '../database/connections'
 import { allSummariesOf } from '../database/summaries'
 import { editionsOf } from './every-edition'
 import type { Pressroom } from './pressroom'
-import { isIn, type Span, timeAtPresses } from './time-at-presses'
+import { isIn, type Period, timeAtPresses } from './time-at-presses'
 
 /** What the room did in a year: editions, prints, yields, paper and hours at the presses. */
 export async function readYear(room: Pressroom, year: number): Promise<YearReply> {
@@ -39,7 +39,7 @@ interface Said {
 }
 
 /** Events of some types within the span. Browsers may have written a moment with another offset: it is read, not compared as text. */
-async function saidIn({ db }: Pressroom, span: Span, types: readonly string[]): Promise<Said[]> {
+async function saidIn({ db }: Pressroom, span: Period, types: readonly string[]): Promise<Said[]> {
   const places = types.map((_, i) => `$${i + 1}`).join(', ')
   const found = await rows<Said>(
     db.long,
@@ -49,7 +49,7 @@ async function saidIn({ db }: Pressroom, span: Span, types: readonly string[]): 
   return found.filter(({ at }) => isIn(span, at))
 }
 
-async function signedIn(room: Pressroom, span: Span): Promise<number> {
+async function signedIn(room: Pressroom, span: Period): Promise<number> {
   const signed = new Set<string>()
   for (const { stream, type, data } of await saidIn(room, span, ['print-signed', 'signing-withdrawn'])) {
     const key = `${stream} ${(JSON.parse(data) as { sheetId: number }).sheetId}`
@@ -60,11 +60,11 @@ async function signedIn(room: Pressroom, span: Span): Promise<number> {
 }
 
 /** Sheets spoiled beside the press: torn wrong, creased, dropped. */
-async function spoiledIn(room: Pressroom, span: Span): Promise<number> {
+async function spoiledIn(room: Pressroom, span: Period): Promise<number> {
   return (await saidIn(room, span, ['sheet-spoiled'])).length
 }
 
-async function papersOf(room: Pressroom, span: Span): Promise<YearReply['papers']> {
+async function papersOf(room: Pressroom, span: Period): Promise<YearReply['papers']> {
   const lots = new Map((await allSummariesOf<LotSummary>(room.db.reader, 'lot')).map((lot) => [`lot:${lot.id}`, lot]))
   const found = new Map<string, YearReply['papers'][number]>()
   for (const { stream, data } of await saidIn(room, span, ['lot-torn'])) {
@@ -82,7 +82,7 @@ async function papersOf(room: Pressroom, span: Span): Promise<YearReply['papers'
 }
 
 /** Sessions at presses, and what was pulled in none, reckoned by its pace. */
-async function pressHours(room: Pressroom, span: Span): Promise<YearReply['presses']> {
+async function pressHours(room: Pressroom, span: Period): Promise<YearReply['presses']> {
   const names = new Map((await allSummariesOf<PressSummary>(room.db.reader, 'press')).map(({ id, name }) => [id, name]))
   const { sessions, loose } = await timeAtPresses(room, span)
   const found = new Map<string, { minutes: number; reckoned: number }>()

@@ -46,10 +46,10 @@ export class Staged {
 
   async addPerson(person: PersonLine): Promise<void> {
     this.people.push(person)
-    await this.db.writer.query(
-      `INSERT OR IGNORE INTO people (id, name, role, secret, active, must_change) VALUES ($1, $2, $3, '', $4, 0)`,
-      { bind: [person.id, person.name, person.role, person.active ? 1 : 0] },
-    )
+    const { id, name, role, active } = person
+    const kept = { id, name, role, active, secret: '', mustChange: false }
+    // One by one values are bound, whatever a file says; many at once they would stand in the text.
+    await this.db.writer.people.create(kept, { ignoreDuplicates: true })
   }
 
   async addEvent(event: EventLine): Promise<void> {

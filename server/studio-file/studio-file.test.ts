@@ -12,7 +12,8 @@ import { editionRecord } from '#core/edition/record'
 import type { EditionState } from '#core/edition/state'
 import type { LedgerEvent } from '#core/ground/envelope'
 import { type StreamKind, streamKinds } from '#core/house/streams'
-import { lotDefaults, type LotState } from '#core/stores/lot/state'
+import { lotDefaults } from '#core/stores/lot/defaults'
+import type { LotState } from '#core/stores/lot/state'
 import { studioDefaults, type StudioState } from '#core/stores/studio/state'
 import { chainStart, eventHash, toRow } from '../database/events'
 import { chainHead } from '../database/heads'
@@ -132,15 +133,12 @@ async function roomOfEveryEvent(changed?: (event: LedgerEvent) => LedgerEvent): 
       { bind: Object.values(row) },
     )
   }
-  for (const [id, name, role, active] of [
-    ['p1', 'Ansa Quill', 'manager', 1],
-    ['p3', 'Ida Fenn', 'student', 1],
-    ['p2', 'Ödön “O” Ffoulkes', 'member', 1],
+  const kept = { secret: '', active: true, mustChange: false }
+  await room.db.writer.people.bulkCreate([
+    { id: 'p1', name: 'Ansa Quill', role: 'manager', ...kept },
+    { id: 'p3', name: 'Ida Fenn', role: 'student', ...kept },
+    { id: 'p2', name: 'Ödön “O” Ffoulkes', role: 'member', ...kept },
   ])
-    await room.db.writer.query(
-      `INSERT INTO people (id, name, role, secret, active, must_change) VALUES ($1, $2, $3, '', $4, 0)`,
-      { bind: [id, name, role, active] },
-    )
   await chainHead(room.db.writer)
   await rebuildSummaries(room.db.writer, room.db.long)
   await room.close()

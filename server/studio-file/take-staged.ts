@@ -35,8 +35,7 @@ export async function takeStaged(
   await db.writing(async (writer) => {
     await writer.query('ATTACH DATABASE $1 AS staged', { bind: [join(staged, 'ledger.sqlite')] })
     try {
-      await writer.query('BEGIN IMMEDIATE')
-      try {
+      await writer.atOnce(async () => {
         const [there] = await rows<{ any: number }>(
           writer,
           'SELECT (SELECT count(*) FROM main.people) + (SELECT count(*) FROM main.events) AS any',
@@ -58,11 +57,7 @@ export async function takeStaged(
            SELECT id, name, role, iif(id = $1, $2, ''), active, iif(id = $1, 0, 1) FROM staged.people`,
           { bind: [opener.id, opener.secret] },
         )
-        await writer.query('COMMIT')
-      } catch (error) {
-        await writer.query('ROLLBACK').catch(() => undefined)
-        throw error
-      }
+      })
     } finally {
       await writer.query('DETACH DATABASE staged').catch(() => undefined)
     }

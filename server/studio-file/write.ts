@@ -36,10 +36,7 @@ async function countStreams(room: Pressroom, { position }: Head): Promise<Record
 async function momentOf(room: Pressroom): Promise<Moment> {
   for (;;) {
     const { reach } = room.ledger
-    const people = await rows<Omit<PersonLine, 'active'> & { active: number }>(
-      room.db.long,
-      `SELECT 'person' AS line, id, name, role, active FROM people ORDER BY id`,
-    )
+    const people = (await room.db.long.people.findAll({ order: ['id'] })).map((row) => row.get())
     const later = await rows(room.db.long, `SELECT 1 FROM events WHERE stream = 'studio' AND position > $1 LIMIT 1`, [
       reach.position,
     ])
@@ -57,7 +54,7 @@ async function momentOf(room: Pressroom): Promise<Moment> {
       pictures,
       streams,
       commands: counted!.commands,
-      people: people.map((one) => ({ ...one, active: one.active === 1 })),
+      people: people.map(({ id, name, role, active }) => ({ line: 'person', id, name, role, active })),
     }
   }
 }

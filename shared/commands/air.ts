@@ -1,4 +1,3 @@
-import 'reflect-metadata'
 import { IsIn } from 'class-validator'
 
 const acts = ['warm', 'cool', 'damp', 'dry', 'unplug', 'plug'] as const

@@ -1,5 +1,5 @@
 import { IsInt, IsObject, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator'
-import { IsMoment } from './moments'
+import { IsMoment } from '#core/ground/written'
 import { singleStreams, streamKinds } from '#core/house/streams'
 
 const commandIdPattern = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
@@ -9,7 +9,7 @@ const streamPattern = new RegExp(`^(${singleStreams.join('|')}|(${others.join('|
 
 /** How a command travels from a browser to the ledger. */
 export class CommandRequest {
-  @Matches(commandIdPattern, { message: 'commandId must be a UUID of version 7' })
+  @Matches(commandIdPattern, { message: 'is a UUID of version 7' })
   commandId!: string
 
   @IsString()
@@ -35,7 +35,7 @@ export class CommandRequest {
   type!: string
 
   @Matches(streamPattern, {
-    message: `stream must name the ${singleStreams.join(' or the ')} or ${others.join(', ')} by id`,
+    message: `names the ${singleStreams.join(' or the ')} or ${others.join(', ')} by id`,
   })
   stream!: string
 

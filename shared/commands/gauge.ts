@@ -1,4 +1,3 @@
-import 'reflect-metadata'
 import { IsIn, IsNumber, Max, Min } from 'class-validator'
 
 const acts = ['turn', 'stop', 'zero', 'unplug', 'plug'] as const

@@ -1,26 +1,25 @@
-import { IsBoolean, IsIn, IsOptional, IsString, Length, MaxLength } from 'class-validator'
+import { IsBoolean, IsIn, IsOptional, IsString, Length } from 'class-validator'
 import { type Role, roles } from '#core/ground/envelope'
+import { Called, Secret } from '#core/ground/shape'
 import { lineCustoms, type LineCustom } from '#core/print/pencil-line'
 import { type LengthUnit, lengthUnits } from '#core/units/length'
 
-const secretRule = { message: 'a PIN or passphrase has 4 to 200 characters' }
-
 export class SignIn {
   @IsString() @Length(1, 64) personId!: string
-  @IsString() @MaxLength(200) secret!: string
+  @Secret() secret!: string
   /** True on a device of the person's own, which does not go idle. */
   @IsOptional() @IsBoolean() own?: boolean
 }
 
 /** The secret given once more. */
 export class GiveSecret {
-  @IsString() @MaxLength(200) secret!: string
+  @Secret() secret!: string
 }
 
 export class SetSecret {
-  @IsString() @Length(4, 200, secretRule) secret!: string
+  @Secret(4) secret!: string
   /** The one in force, for one's own. */
-  @IsOptional() @IsString() @MaxLength(200) before?: string
+  @IsOptional() @Secret() before?: string
 }
 
 /** Why somebody leaves a station. */
@@ -33,23 +32,23 @@ export class SignOut {
 }
 
 export class AddPerson {
-  @IsString() @Length(1, 80, { message: 'name the person in 1 to 80 characters' }) name!: string
+  @Called('the name') @Length(1, 80) name!: string
   @IsIn(roles) role!: Role
-  @IsString() @Length(4, 200, secretRule) secret!: string
+  @Secret(4) secret!: string
 }
 
 export class ChangePerson {
-  @IsString() @Length(1, 80, { message: 'name the person in 1 to 80 characters' }) name!: string
+  @Called('the name') @Length(1, 80) name!: string
   @IsIn(roles) role!: Role
   @IsBoolean() active!: boolean
 }
 
 export class SetUpStudio {
   /** What the server printed when it started on an empty folder. */
-  @IsString() @Length(1, 40, { message: 'give the token that the server printed when it started' }) token!: string
-  @IsString() @Length(1, 80, { message: 'name the pressroom in 1 to 80 characters' }) studio!: string
-  @IsString() @Length(1, 80, { message: 'name the manager in 1 to 80 characters' }) name!: string
-  @IsString() @Length(4, 200, secretRule) secret!: string
+  @Called('the token that the server printed when it started') @Length(1, 40) token!: string
+  @Called('the name of the pressroom') @Length(1, 80) studio!: string
+  @Called('the name of the manager') @Length(1, 80) name!: string
+  @Secret(4) secret!: string
   @IsIn(lineCustoms) line!: LineCustom
   @IsString() @Length(1, 8) currency!: string
   @IsOptional() @IsIn(lengthUnits) unit?: LengthUnit
@@ -59,7 +58,7 @@ export class SetUpStudio {
 
 /** The set-up from a studio file: which of its managers opens the room, and the secret they choose. */
 export class TakeStudioFile {
-  @IsString() @Length(1, 40, { message: 'give the token that the server printed when it started' }) token!: string
+  @Called('the token that the server printed when it started') @Length(1, 40) token!: string
   @IsString() @Length(1, 64) managerId!: string
-  @IsString() @Length(4, 200, secretRule) secret!: string
+  @Secret(4) secret!: string
 }

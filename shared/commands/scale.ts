@@ -1,4 +1,3 @@
-import 'reflect-metadata'
 import { IsIn, IsNumber, Max, Min } from 'class-validator'
 
 const acts = ['tare', 'pour', 'stop', 'clear', 'unplug', 'plug'] as const

@@ -2,13 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { dataOf, wrongDataOf } from '../../tests/fixtures/arbitrary'
 import { expected, fieldsOf } from '#core/ground/shape'
-import { actOf, type ShapedType, shapedTypes, shapeOf } from '#core/house/acts'
-import { decide } from '#core/house/streams'
+import { actOf, acts, type CommandType, shapeOf } from '#core/house/acts'
+import { decide, singleStreams } from '#core/house/streams'
 import { check } from '../check'
 
 const asSent = (data: unknown): unknown => JSON.parse(JSON.stringify(data))
 it('says what is expected in words of its own', () => {
-  const words = (type: ShapedType, name: string) => expected(fieldsOf(shapeOf(type)).get(name)!)
+  const words = (type: CommandType, name: string) => expected(fieldsOf(shapeOf(type)).get(name)!)
   expect(words('add-rack', 'perSlot')).toBe('is a whole number from 1 to 50 sheets')
   expect(words('set-zones', 'zones')).toBe('is a list of 1 to 20, each an object')
   expect(words('lay-in', 'from')).toBe('is a whole number from 1 to 500, or none')
@@ -22,7 +22,7 @@ const context = {
   zone: 'UTC',
 } as const
 
-describe.each(shapedTypes)('%s', (type: ShapedType) => {
+describe.each(acts.map(({ type }) => type))('%s', (type: CommandType) => {
   const shape = shapeOf(type)
 
   it('takes its sample', () => {
@@ -52,7 +52,7 @@ describe.each(shapedTypes)('%s', (type: ShapedType) => {
     fc.assert(
       fc.property(dataOf(shape), (data) => {
         const { kind } = actOf.get(type)!.stream
-        const stream = kind === 'calendar' ? kind : `${kind}:x`
+        const stream = singleStreams.includes(kind as never) ? kind : `${kind}:x`
         decide(new Map(), { type, stream, data, expectedSeq: 0 }, context)
       }),
     ))

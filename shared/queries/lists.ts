@@ -1,9 +1,7 @@
-import 'reflect-metadata'
-import { Type } from 'class-transformer'
 import { type LossBy, roomLossesBy } from '#core/watch/losses'
 import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
 import type { RoomDay } from '#core/time/room-day'
-import { IsDay, IsMoment } from '#shared/commands/moments'
+import { IsDay, IsMoment } from '#core/ground/written'
 
 export const editionStates = ['planned', 'proving', 'pulling', 'numbering', 'signing', 'closed'] as const
 
@@ -12,7 +10,7 @@ export class EditionsQuery {
   @IsOptional() @IsIn(editionStates) state?: string
   /** Key of the last line of the page before. */
   @IsOptional() @IsString() @MaxLength(200) after?: string
-  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(200) limit?: number
+  @IsOptional() @IsInt() @Min(1) @Max(200) limit?: number
 }
 
 export class FindQuery {
@@ -35,7 +33,7 @@ export class ChargesQuery {
 
 /** A year by the room's calendar. */
 export class YearQuery {
-  @Type(() => Number) @IsInt() @Min(1900) @Max(2200) year!: number
+  @IsInt() @Min(1900) @Max(2200) year!: number
 }
 
 /** A span of time, a day or a year, its end left out, as ISO instants. */
@@ -52,7 +50,7 @@ export class StreamsQuery {
 }
 
 export class LiveQuery {
-  @IsOptional() @Type(() => Number) @IsInt() @Min(0) @Max(1_000_000_000) after?: number
+  @IsOptional() @IsInt() @Min(0) @Max(1_000_000_000) after?: number
 }
 
 export class HandOutRequest {
@@ -64,5 +62,5 @@ export class HandOutRequest {
 
 export class SecurityQuery {
   /** Lines older than this one. */
-  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(1_000_000_000) before?: number
+  @IsOptional() @IsInt() @Min(1) @Max(1_000_000_000) before?: number
 }

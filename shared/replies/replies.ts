@@ -89,16 +89,19 @@ export interface SignInReply {
 
 /** Who came, who was turned away, what changed about people; newest first. */
 export interface SecurityReply {
-  lines: {
-    id: number
-    at: string
-    kind: string
-    person: string | null
-    by: string | null
-    address: string
-    device: string
-    detail: string
-  }[]
+  lines: SecurityLine[]
+}
+
+/** A line of the log of who came and who was turned away. */
+export interface SecurityLine {
+  id: number
+  at: string
+  kind: string
+  person: string | null
+  by: string | null
+  address: string
+  device: string
+  detail: string
 }
 
 /** Copies of the whole room, newest first. */
@@ -243,18 +246,21 @@ export interface EditionReply {
   position: number
 }
 
-export type LotSummary = Omit<LotState, 'stream'> & { id: string }
-export type BatchSummary = Omit<BatchState, 'stream'> & { id: string }
-export type BlockSummary = Omit<BlockState, 'stream'> & { id: string }
-export type TubSummary = Omit<TubState, 'stream'> & { id: string }
+/** A stream as lists have it: by its id. */
+export type Summary<State> = Omit<State, 'stream'> & { id: string }
+
+export type LotSummary = Summary<LotState>
+export type BatchSummary = Summary<BatchState>
+export type BlockSummary = Summary<BlockState>
+export type TubSummary = Summary<TubState>
 /** Set-ups of a press, newest first. */
 export interface UsesReply {
   uses: PressUse[]
 }
 
-export type StationSummary = Omit<StationState, 'stream'> & { id: string }
+export type StationSummary = Summary<StationState>
 
-export type AccountSummary = Omit<AccountState, 'stream'> & { id: string }
+export type AccountSummary = Summary<AccountState>
 
 /** One station of the room: what was used in the session that is open, and its sessions before, newest first. */
 export interface StationReply {
@@ -266,8 +272,8 @@ export interface StationReply {
   sessions: PastSession[]
 }
 
-export type RackSummary = Omit<RackState, 'stream'> & { id: string }
-export type PressSummary = Omit<PressState, 'stream'> & { id: string }
+export type RackSummary = Summary<RackState>
+export type PressSummary = Summary<PressState>
 
 /** One thing that was found, in the words of the room. */
 export interface Found {
@@ -389,9 +395,7 @@ export interface GaugeReading {
   simulated: boolean
 }
 
-export interface CourseSummary extends Omit<CourseState, 'stream'> {
-  id: string
-}
+export type CourseSummary = Summary<CourseState>
 
 /** The classes of the room; a student is told of their own. */
 export interface CoursesReply {

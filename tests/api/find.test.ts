@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import type { FindReply, Found } from '#shared/replies/replies'
+import type { EditionsReply, FindReply, Found } from '#shared/replies/replies'
 import { Client } from '../fixtures/client'
 import { Server } from '../fixtures/server'
 
@@ -88,4 +88,16 @@ it('looks into the edition whose title has every word whole, before those in whi
     'sheet: sheet 2 of Pier 1, blank',
     'sheet: sheet 2 of Pier 10, blank',
   ])
+})
+
+it('lists editions by any sign of their title, capital or small, whatever key it is to go on from', async () => {
+  await client.edition(3, 'Tide at 5$, 100%_sure’s')
+  const listed = async (query: string) => (await client.send<EditionsReply>('GET', `/api/editions?${query}`)).body
+  for (const search of ['5$', '$, 1', 'TIDE', '%', '_', 'e’S'])
+    expect((await listed(`search=${encodeURIComponent(search)}`)).editions.map(({ title }) => title)).toEqual([
+      'Tide at 5$, 100%_sure’s',
+    ])
+  expect((await listed(`search=${encodeURIComponent('$1')}`)).total).toBe(0)
+  for (const after of ["2026|' OR 1", '$1|$2', '2026'])
+    expect((await client.send('GET', `/api/editions?after=${encodeURIComponent(after)}`)).status).toBe(200)
 })

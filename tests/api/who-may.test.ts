@@ -117,12 +117,17 @@ describe.each(Object.entries(samples).filter(([type]) => type !== 'set-up'))('%s
     for (const asker of askers) {
       const client = clients[asker]
       let stream = singleStreams.includes(kind) ? kind : `${kind}:${v7()}`
-      if (kind === 'edition' && type !== 'start-edition') {
+      if (kind === 'edition' && !actOf.get(type)!.begins) {
         stream = `edition:${v7()}`
         await clients.manager.give(stream, 'start-edition', samples['start-edition'])
         await named(stream)
       }
-      const data = JSON.parse(JSON.stringify(sample).replaceAll('"pictureId":"p"', `"pictureId":"${pictureId}"`))
+      const data = JSON.parse(
+        JSON.stringify(sample)
+          .replaceAll('"pictureId":"p"', `"pictureId":"${pictureId}"`)
+          .replaceAll('"edition:e"', `"${edition.stream}"`)
+          .replaceAll('"earlierId":"e"', `"earlierId":"${edition.id}"`),
+      )
       const { status, body } = await client.give(stream, type, data, { expectedSeq: 0 })
       const isHere = asker !== 'nobody' && asker !== 'gone'
       const may = isHere && mayDo(type as CommandType, roleOf(asker), asker.startsWith('named'))

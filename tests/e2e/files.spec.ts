@@ -39,7 +39,7 @@ test('the room is written as one file, harmed, refused, and brought whole into a
   await expect(page.getByText(head.head)).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Open this pressroom' }).click()
-  await expect(page.getByText('a PIN or passphrase has 4 to 200 characters')).toBeVisible()
+  await expect(page.getByText('The PIN or passphrase is a text of 4 to 200 characters')).toBeVisible()
   await page.getByLabel('Your PIN or passphrase here').fill('net loft')
   await page.getByRole('button', { name: 'Open this pressroom' }).click()
   await expect(page.getByText('Harbour Scales').first()).toBeVisible()

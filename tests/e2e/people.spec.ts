@@ -205,6 +205,8 @@ test('eight tabs of one browser share one stream, and go on when the one that ho
     await expect(tab.getByText('every pull stored', { exact: true })).toBeVisible()
   }
   const strokes = (tab: typeof page) => tab.locator('.tally .base')
+  // What stands there already may be drawn a moment after the page says that all is stored.
+  await expect(strokes(page)).not.toHaveCount(0)
   const before = await strokes(page).count()
   await tabs[7]!.keyboard.press(' ')
   for (const tab of tabs) await expect(strokes(tab)).toHaveCount(before + 1)

@@ -72,7 +72,7 @@ test('from torn paper to a signed and closed edition', async ({ page, pressroom,
   await say(page, 'Name of the packing', 'felt')
   await say(page, 'Thickness of one', '2,4 mm')
   await click('Put it in the drawer')
-  await expect(page.getByText('2.4 mm')).toBeVisible()
+  await expect(page.getByText('2.4 mm').first()).toBeVisible()
   await page.goBack()
   await expect(page.getByText('Nobody knows yet how far a turn of Long press lifts.')).toBeVisible()
   await page.getByRole('button', { name: /^felt 2.4 mm/ }).click()

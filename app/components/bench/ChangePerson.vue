@@ -29,7 +29,7 @@ async function change() {
 
 <template>
   <VDialog v-model="open" aria-label="Change of person">
-    <form class="dialog-sheet" @submit.prevent="change">
+    <ActForm class="dialog-sheet" button="Change over" :busy="busy" :disabled="!personId" :fault="fault" @give="change">
       <h2>Who is at the press?</h2>
       <VSelect
         v-model="personId"
@@ -38,11 +38,7 @@ async function change() {
       />
       <VTextField v-model="secret" label="PIN or passphrase" type="password" autocomplete="off" />
       <p v-if="before" class="soft">{{ before }}</p>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <div class="buttons">
-        <VBtn type="submit" :loading="busy" :disabled="!personId">Change over</VBtn
-        ><VBtn class="quiet" @click="open = false">Leave it</VBtn>
-      </div>
-    </form>
+      <template #beside><VBtn class="quiet" @click="open = false">Leave it</VBtn></template>
+    </ActForm>
   </VDialog>
 </template>

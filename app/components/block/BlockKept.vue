@@ -47,6 +47,6 @@ async function cancel() {
         @kept="cancel"
       />.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>

@@ -89,7 +89,7 @@ async function keep() {
         /><VTextField v-model="form.hardening" label="Hardening" inputmode="decimal" suffix="s" />
         <VTextField v-model="form.note" class="wide" label="Note" placeholder="lamp, distance, film" maxlength="500" />
       </div>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
       <div class="buttons">
         <VBtn type="submit" :loading="busy">Keep the exposure</VBtn
         ><span v-if="known" class="soft"

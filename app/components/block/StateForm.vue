@@ -57,14 +57,14 @@ async function record() {
       <label class="file"><span>Picture or rubbing</span><input type="file" accept="image/*" @change="choose" /></label>
     </div>
     <p v-if="sending.busy.value" class="soft" role="status">The picture is handed in …</p>
-    <p v-if="sending.fault.value" class="trouble" role="alert">{{ sending.fault.value }}</p>
+    <TroubleLine :words="sending.fault.value" />
     <BlockPicture
       v-if="form.picture"
       v-model:mirrored="mirrored"
       :picture-id="form.picture.id"
       :what="form.name || 'the block'"
     />
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div class="buttons">
       <VBtn type="submit" :loading="busy" :disabled="sending.busy.value">Keep this state</VBtn
       ><VBtn class="quiet" @click="emit('done')">Leave it</VBtn>

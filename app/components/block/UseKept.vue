@@ -32,6 +32,6 @@ async function use() {
       <SaidValue v-model="blockId" label="Block of the room" kind="choice" :options="options" :words="words" />
     </p>
     <div v-if="blockId" class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Use it here</VBtn></div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </form>
 </template>

@@ -68,7 +68,7 @@ const lastDay = (until: string) => date(Date.parse(until) - 1)
       <SaidValue v-model="form.note" label="How it was settled" kind="text" :words="form.note || 'in what way?'" />.
       <VBtn :loading="busy" @click="settle">Settle it</VBtn>
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <ul v-if="statements.length > 0" class="soft">
       <li v-for="one in statements" :key="one.id">
         {{ money(one.cents + totalOf(one.corrections)) }} for {{ day(one.from) }} to {{ lastDay(one.until) }} settled on

@@ -62,7 +62,7 @@ const print = (paper: Paper) =>
       >
     </div>
     <p v-if="share !== null" class="soft" aria-live="polite">{{ Math.round(share * 100) }} % is set.</p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </section>
 </template>
 

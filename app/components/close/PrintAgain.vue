@@ -8,7 +8,7 @@ import { titleAgain } from '#core/edition/related'
 const edition = useEdition()
 const session = useSession()
 const supplies = useSupplies()
-const { busy, fault, field, giving } = useGiving()
+const { busy, fault, field, giving, refuse } = useGiving()
 const state = computed(() => edition.state!)
 const form = ref({
   title: titleAgain(state.value.title, state.value.earlier.length),
@@ -24,8 +24,7 @@ const isReduction = computed(() => state.value.plan!.method === 'reduction')
 
 async function begin() {
   const size = Number(form.value.size)
-  if (!Number.isInteger(size) || size < 1)
-    return void (fault.value = 'Say how many prints are wanted, as a whole number.')
+  if (!Number.isInteger(size) || size < 1) return refuse('Say how many prints are wanted, as a whole number.')
   const id = v7()
   const { plan, blocks } = state.value
   const done = await giving(() =>

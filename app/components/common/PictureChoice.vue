@@ -24,7 +24,7 @@ async function choose(event: Event) {
     /></label>
     <button v-if="pictureId" type="button" @click="pictureId = null">Without it</button>
     <p v-if="busy" class="soft" role="status">The picture is handed in …</p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

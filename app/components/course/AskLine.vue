@@ -118,7 +118,7 @@ async function notYet() {
       <VTextField v-model="note" class="wide" label="What is still wanted" autofocus maxlength="300" />
       <VBtn type="submit" class="quiet" :loading="busy">Tell them</VBtn>
     </form>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </li>
 </template>
 

@@ -56,7 +56,7 @@ const list = () =>
     <VSelect v-model="size" class="size" label="Page" :items="Object.keys(leafSizes)" />
     <VBtn class="quiet" :loading="busy" @click="list">Class list</VBtn>
     <VBtn class="quiet" :loading="busy" :disabled="!isSomething" @click="sheet">All prints on one sheet</VBtn>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

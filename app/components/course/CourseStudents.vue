@@ -78,7 +78,7 @@ const takeOff = (personId: string) => giving(() => session.give('take-off-course
       </p>
       <p class="soft">Touch a name once you have shown them: it holds from then on, on every edition.</p>
     </template>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

@@ -126,7 +126,7 @@ const withdraw = (signOffId: string) =>
         </template>
       </div>
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </section>
 </template>
 

@@ -83,7 +83,7 @@ const say = () =>
         <VBtn class="quiet" @click="changing = true">Hand in again</VBtn>
       </div>
     </template>
-    <form v-else-if="isOpen" @submit.prevent="handIn">
+    <ActForm v-else-if="isOpen" button="Hand it in" :busy="busy" :fault="fault" @give="handIn">
       <PictureChoice
         v-for="shows in asked.pictures"
         :key="shows"
@@ -103,12 +103,10 @@ const say = () =>
         />
         <VTextarea v-model="form.words" class="wide" label="Anything else" rows="2" maxlength="4000" />
       </div>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <div class="buttons">
-        <VBtn type="submit" :loading="busy">Hand it in</VBtn>
-        <VBtn v-if="changing" class="quiet" @click="changing = false">Leave it as it was</VBtn>
-      </div>
-    </form>
+      <template #beside
+        ><VBtn v-if="changing" class="quiet" @click="changing = false">Leave it as it was</VBtn></template
+      >
+    </ActForm>
     <p v-else class="soft">
       Not handed in yet.
       <button v-if="mayHandIn" type="button" class="link" @click="changing = true">Hand it in for them</button>

@@ -47,7 +47,7 @@ async function draw() {
         <strong>{{ names(one.editionId) }}</strong> gives to {{ listed(one.to) || 'nobody: began later' }}
       </li>
     </ul>
-    <form @submit.prevent="draw">
+    <ActForm :button="isDrawn ? 'Draw again' : 'Draw'" quiet :busy="busy" :fault="fault" @give="draw">
       <p class="customs">
         <span
           >Each gives
@@ -62,11 +62,7 @@ async function draw() {
         >
       </p>
       <VTextField v-if="isDrawn" v-model="reason" class="reason" label="Why it is drawn again" maxlength="500" />
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <div class="buttons">
-        <VBtn type="submit" class="quiet" :loading="busy">{{ isDrawn ? 'Draw again' : 'Draw' }}</VBtn>
-      </div>
-    </form>
+    </ActForm>
   </section>
 </template>
 

@@ -74,7 +74,7 @@ async function start() {
         />
       </li>
     </ul>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div class="buttons">
       <VBtn :loading="busy" @click="start">Start {{ pluralise(groups.length, 'edition') }}</VBtn>
     </div>

@@ -44,7 +44,7 @@ const copy = () =>
         <input type="text" readonly :value="address" @focus="($event.target as HTMLInputElement).select()"
       /></label>
     </p>
-    <p v-if="fault || making.fault.value" class="trouble" role="alert">{{ fault || making.fault.value }}</p>
+    <TroubleLine :words="fault || making.fault.value" />
     <div v-if="isKnown" class="buttons">
       <VBtn v-if="path" class="quiet" @click="copy">{{ copied ? 'Copied' : 'Copy the address' }}</VBtn>
       <VBtn class="quiet" :loading="making.busy.value" @click="make">{{

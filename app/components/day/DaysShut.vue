@@ -100,7 +100,7 @@ async function bring(event: Event) {
       </li>
     </ul>
     <p v-else class="soft">No day is shut, and nobody is away.</p>
-    <form class="say" @submit.prevent="close">
+    <ActForm class="say" :button="form.who ? 'Say so' : 'Shut it'" quiet :busy="busy" :fault="fault" @give="close">
       <p class="sentence">
         <SaidValue v-model="form.who" label="Who or what" kind="choice" :options="who" :words="whoWords(form.who)" /> is
         {{ form.who ? 'away' : 'shut' }} from
@@ -114,16 +114,17 @@ async function bring(event: Event) {
           :words="form.why || 'no reason given'"
         />.
       </p>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <div class="buttons">
-        <VBtn type="submit" class="quiet" :loading="busy">{{ form.who ? 'Say so' : 'Shut it' }}</VBtn>
-        <label v-if="session.isStaff" class="file"
+      <template #beside
+        ><label v-if="session.isStaff" class="file"
           >Closures from a calendar file (.ics)
-          <input type="file" accept=".ics,text/calendar" aria-label="Calendar file with closures" @change="bring"
-        /></label>
-      </div>
-    </form>
-    <p v-if="bringing.fault.value" class="trouble" role="alert">{{ bringing.fault.value }}</p>
+          <input
+            type="file"
+            accept=".ics,text/calendar"
+            aria-label="Calendar file with closures"
+            @change="bring" /></label
+      ></template>
+    </ActForm>
+    <TroubleLine :words="bringing.fault.value" />
     <p v-if="brought" role="status">{{ brought }}</p>
   </div>
 </template>

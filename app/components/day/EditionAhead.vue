@@ -127,7 +127,7 @@ async function takeOver() {
         >What would mend it?</VBtn
       >
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <ul v-if="mended" class="mends" role="status">
       <li v-for="one in mended" :key="`${one.kind} ${one.pressId}`">{{ mendWords(one) }}</li>
       <li v-if="standing.end !== null && standing.late > 0">

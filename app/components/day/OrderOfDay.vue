@@ -61,7 +61,7 @@ async function take() {
           : `, by ${pluralise(proposal.learntFrom, 'change-over')} seen at this press.`
       }}
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div class="buttons">
       <VBtn class="quiet" :loading="busy" @click="take">Take this order</VBtn>
     </div>

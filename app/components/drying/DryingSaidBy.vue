@@ -104,6 +104,6 @@ const read = () => giving(() => session.give('read-climate', studio.of(), { ...r
         @kept="read"
       />, {{ climate ? `read ${ago(climate.at)}` : 'a guess until somebody reads it' }}.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>

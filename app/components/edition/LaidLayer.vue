@@ -54,7 +54,7 @@ const lift = () =>
         <VBtn class="quiet" type="submit" :disabled="form.lifted === null">Take it off</VBtn>
       </div>
     </OpenForm>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

@@ -66,7 +66,7 @@ async function mend() {
       </p>
       <p v-if="cannot" class="trouble" role="alert">{{ cannot }}</p>
       <p v-else class="soft">That moves {{ told }} Verdicts and faults go along.</p>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
     </div>
     <div class="buttons">
       <VBtn type="submit" class="quiet" :loading="busy" :disabled="cannot !== ''">Put them right</VBtn

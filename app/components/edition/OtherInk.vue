@@ -34,7 +34,7 @@ async function correct() {
   <p v-if="!open">
     <button type="button" class="link" @click="open = true">From this pull on the ink was another</button>
   </p>
-  <form v-else @submit.prevent="correct">
+  <ActForm v-else button="Put it right" :busy="busy" :disabled="form.to === ''" :fault="fault" @give="correct">
     <div class="customs">
       <p>
         From pull {{ pull.ordinal }} on, what was counted with
@@ -62,12 +62,8 @@ async function correct() {
         />.
       </p>
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :loading="busy" :disabled="form.to === ''">Put it right</VBtn
-      ><VBtn class="quiet" @click="open = false">Leave it</VBtn>
-    </div>
-  </form>
+    <template #beside><VBtn class="quiet" @click="open = false">Leave it</VBtn></template>
+  </ActForm>
 </template>
 
 <style scoped>

@@ -32,7 +32,7 @@ const save = () => giving(() => edition.give('name-printers', form.value))
         @update:model-value="form.artistId ??= null"
       />
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div class="buttons">
       <VBtn type="submit" class="quiet" :loading="busy" :disabled="!changed">Name them</VBtn>
     </div>

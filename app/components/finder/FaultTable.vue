@@ -104,7 +104,7 @@ function asUsual() {
       </p>
     </div>
     <p v-if="session.isStaff" class="soft">Several remedies are parted by semicolons, the likeliest first.</p>
-    <p v-if="refused" class="trouble" role="alert">{{ refused }}</p>
+    <TroubleLine :words="refused" />
     <div v-if="session.isStaff" class="buttons">
       <VBtn type="submit" :disabled="!isChanged" :loading="busy">Keep what this room says</VBtn>
       <VBtn class="quiet" @click="form.causes.push(blank())">One more cause</VBtn>

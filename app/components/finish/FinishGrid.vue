@@ -109,7 +109,7 @@ const pace = ({ minutes }: StepStanding) =>
       }}
       lost. A touch does the rest of a batch, or takes it back when all is done.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

@@ -206,7 +206,7 @@ const keepColour = (name: string) => {
     <p v-if="form.chop?.kind === 'blind'" class="soft">
       A blind stamp wants damp paper, and a place that the mat hides: damp that corner alone, and flatten it again.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <ChopDrawing v-if="form.chop && laid" :chop="form.chop" :laid="laid" />
   </div>
 </template>

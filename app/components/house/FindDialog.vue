@@ -20,7 +20,10 @@ watchDebounced([text], () => void look(), 120)
 async function look() {
   const wanted = text.value.trim()
   const mine = (asked += 1)
-  if (wanted === '') return void (found.value = [])
+  if (wanted === '') {
+    found.value = []
+    return
+  }
   try {
     const reply = await api<FindReply>(`/api/find?text=${encodeURIComponent(wanted)}`)
     // A later key has asked for something else meanwhile.

@@ -11,7 +11,7 @@ const props = defineProps<{ batch: BatchSummary; editionStream?: string; layerId
 const supplies = useSupplies()
 const session = useSession()
 const { ofBatch, shelf } = useShelf()
-const { busy, fault, giving } = useGiving()
+const { busy, fault, giving, refuse } = useGiving()
 type Act = 'draw' | 'keep' | 'add' | 'weigh' | 'draw-down' | 'run'
 const open = ref<Act>('draw')
 const acts = computed<{ act: Act; word: string }[]>(() => [
@@ -65,7 +65,7 @@ async function giveAs(act: () => Promise<unknown>) {
 /** Of an act that goes by a weight. */
 async function weighed(act: (milligrams: number) => Promise<unknown>) {
   const milligrams = mg(form.value.grams)
-  if (!Number.isFinite(milligrams)) return void (fault.value = 'Give the weight in grams, for instance 12,5.')
+  if (!Number.isFinite(milligrams)) return refuse('Give the weight in grams, for instance 12,5.')
   await giveAs(() => act(milligrams))
 }
 const draw = () =>
@@ -96,7 +96,7 @@ const reweigh = () =>
 const seeDrawDown = () => {
   const { ground, colour } = form.value
   const thickness = typedNumber(form.value.thickness)
-  if (!(thickness > 0)) return void (fault.value = 'Give the film of the draw-down in µm, above zero.')
+  if (!(thickness > 0)) return refuse('Give the film of the draw-down in µm, above zero.')
   return giveAs(() => session.give('see-draw-down', target.value, { ground, colour, thickness }))
 }
 
@@ -196,7 +196,7 @@ function choose(chosen: Act) {
           .join(', ')
       }}.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

@@ -226,7 +226,7 @@ async function without() {
         />.
       </p>
     </div>
-    <p v-if="keeping.fault.value" class="trouble" role="alert">{{ keeping.fault.value }}</p>
+    <TroubleLine :words="keeping.fault.value" />
     <div v-if="!edition.state!.closedAt" class="buttons">
       <VBtn :loading="keeping.busy.value" @click="save">Keep the blend</VBtn
       ><VBtn

@@ -7,7 +7,7 @@ import type { ShareFound } from '~/workers/share.worker'
 const props = defineProps<{ block: Block }>()
 const emit = defineEmits<{ done: [] }>()
 const edition = useEdition()
-const { busy, fault, giving } = useGiving()
+const { busy, fault, giving, refuse } = useGiving()
 const pictures = computed(() =>
   props.block.states
     .filter((state) => state.pictureId !== null)
@@ -94,7 +94,7 @@ function lift(event: PointerEvent) {
   if (area.width > 0.005 && area.height > 0.005) masked.value.push(area)
 }
 async function keep(share: number, fromPicture: boolean) {
-  if (Number.isNaN(share)) return void (fault.value = 'Give the share in percent, for instance 45.')
+  if (Number.isNaN(share)) return refuse('Give the share in percent, for instance 45.')
   const reading =
     fromPicture && found.value
       ? { pictureId: pictureId.value, threshold: found.value.threshold, lightInked: light.value, masked: masked.value }
@@ -121,7 +121,7 @@ function openAnother() {
           @update:model-value="openAnother"
         /><VCheckbox v-model="light" class="wide" label="the light parts are inked" />
       </div>
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <TroubleLine :words="trouble" />
       <template v-if="found">
         <p class="share">
           <b>{{ percent(found.share) }}</b> of the block carries ink. Dark here is inked; drag over what is cut away
@@ -156,7 +156,7 @@ function openAnother() {
         >Keep the typed share</VBtn
       >
     </form>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

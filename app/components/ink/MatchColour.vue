@@ -33,7 +33,10 @@ function match() {
   const given = tubs.value.slice(0, 24)
   worker = new Worker(new URL('../../workers/match.worker.ts', import.meta.url), { type: 'module' })
   worker.addEventListener('message', ({ data }: MessageEvent<{ done: number; all: number } | { found: Match[] }>) => {
-    if ('done' in data) return void (share.value = data.done / data.all)
+    if ('done' in data) {
+      share.value = data.done / data.all
+      return
+    }
     found.value = data.found.slice(0, 4).map((one) => ({
       miss: one.miss,
       hex: filmHex(

@@ -82,7 +82,7 @@ async function save() {
       <OverprintWishes :films="films" :chosen="chosen" @show="beside = $event" />
     </template>
     <p v-else class="soft">Give the layers their inks, and every overlap is laid out here.</p>
-    <p v-if="keeping.fault.value" class="trouble" role="alert">{{ keeping.fault.value }}</p>
+    <TroubleLine :words="keeping.fault.value" />
     <div v-if="!edition.state!.closedAt" class="buttons">
       <VBtn :loading="keeping.busy.value" @click="save">Keep this order and its wishes</VBtn>
     </div>

@@ -52,7 +52,7 @@ function click(event: MouseEvent) {
     <label class="soft"
       >A picture of the card, in even daylight <input type="file" accept="image/*" @change="open"
     /></label>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <template v-if="shown">
       <p class="soft">Click where the colour is even, or set the place and press Take.</p>
       <canvas ref="canvas" @click="click" />

@@ -162,7 +162,7 @@ async function save() {
         inputmode="numeric"
       /><VBtn class="quiet" :aria-label="`Drop chore ${i + 1}`" @click="form.chores.splice(i, 1)">Drop</VBtn>
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div class="buttons">
       <VBtn type="submit" :loading="busy">Keep the routine</VBtn
       ><VBtn class="quiet" @click="form.chores.push({ every: 10, what: '' })">One more chore</VBtn>

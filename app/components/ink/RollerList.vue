@@ -68,7 +68,7 @@ const retire = (roller: Roller) => giving(() => session.give('retire-roller', st
           >Add the roller</VBtn
         >
       </div>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
     </form>
   </div>
 </template>

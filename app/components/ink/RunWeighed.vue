@@ -93,6 +93,6 @@ async function count() {
           : 'Less went than roller and slab alone hold: check the weight and the wash-ups.'
       }}
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </form>
 </template>

@@ -89,7 +89,7 @@ function picked(hex: string) {
 </script>
 
 <template>
-  <form @submit.prevent="save">
+  <ActForm :button="tub ? 'Change the ink' : 'Put it on the shelf'" :busy="busy" :fault="fault" @give="save">
     <div class="fields">
       <VTextField
         v-model="form.name"
@@ -163,11 +163,7 @@ function picked(hex: string) {
       <p v-else-if="reading" class="trouble" role="alert">{{ reading.message }}</p>
     </div>
     <PickFromPicture v-if="picking" @picked="picked" @close="picking = null" />
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :loading="busy">{{ tub ? 'Change the ink' : 'Put it on the shelf' }}</VBtn>
-    </div>
-  </form>
+  </ActForm>
 </template>
 
 <style scoped>

@@ -52,8 +52,10 @@ const shift = computed(() => {
 function accept(milligrams: number) {
   fault.value = ''
   if (!row.value) return
-  if (!(milligrams > 0))
-    return void (fault.value = `A weight is above zero; ${Number.isNaN(milligrams) ? 'that' : grams(milligrams)} cannot be accepted. Tare the scale, pour, and accept again.`)
+  if (!(milligrams > 0)) {
+    fault.value = `A weight is above zero; ${Number.isNaN(milligrams) ? 'that' : grams(milligrams)} cannot be accepted. Tare the scale, pour, and accept again.`
+    return
+  }
   row.value.poured += Math.round(milligrams)
   typed.value = ''
   void act('tare')
@@ -61,8 +63,8 @@ function accept(milligrams: number) {
   if (toPour.value[turn.value]! <= near && next >= 0) turn.value = next
 }
 function acceptShown() {
-  if (shown.value === null) return void (fault.value = 'The scale shows nothing. Plug it in, or type what was weighed.')
-  accept(shown.value)
+  if (shown.value === null) fault.value = 'The scale shows nothing. Plug it in, or type what was weighed.'
+  else accept(shown.value)
 }
 async function pour(rate: number) {
   pouring.value = true
@@ -141,7 +143,7 @@ async function stop() {
             >Accept the typed weight</VBtn
           >
         </div>
-        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <TroubleLine :words="fault" />
         <div v-if="reading?.simulated" class="stand-in">
           <span class="soft">This scale is a stand-in. Hold to pour:</span>
           <VBtn

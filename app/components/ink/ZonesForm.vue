@@ -38,7 +38,7 @@ const give = () => giving(() => edition.give('set-zones', { layerId: props.layer
       />
       <VBtn v-if="form.zones.length > 1" class="quiet" @click="form.zones.splice(i, 1)">Take out</VBtn>
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div class="buttons">
       <VBtn type="submit" :loading="busy">Use this ink</VBtn
       ><VBtn class="quiet" @click="form.zones.push({ id: v7(), name: `zone ${form.zones.length + 1}`, batchId: null })"

@@ -32,6 +32,6 @@ const size = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`
       {{ pluralise(kept.backups[0].lost, 'picture') }} named in the record could not be found when it was made. Look for
       an older backup that has {{ kept.backups[0].lost === 1 ? 'it' : 'them' }}.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>

@@ -35,7 +35,7 @@ const keepCleaner = (family: InkFamily) =>
 
 <template>
   <div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <h3>Washing ink off</h3>
     <ul class="lines">
       <li v-for="family in inkFamilies" :key="family" class="line">

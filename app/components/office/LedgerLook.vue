@@ -43,7 +43,7 @@ const said = computed(() => {
         <li v-for="one in check.breaks.slice(0, 20)" :key="one.position">Event {{ one.position }}: {{ one.what }}</li>
       </ul>
     </template>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

@@ -17,7 +17,7 @@ import { type Work, works } from '#core/plan/work'
 const props = defineProps<{ past: readonly PastEdition[] }>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
-const { busy, fault, giving } = useGiving()
+const { busy, fault, giving, refuse } = useGiving()
 const blank = () => ({
   title: '',
   method: 'single' as Method,
@@ -48,7 +48,7 @@ async function give(editions: PastEditionRow[]): Promise<boolean> {
 
 async function type() {
   const row = readPastEdition(form.value)
-  if ('fault' in row) return void (fault.value = row.fault)
+  if ('fault' in row) return refuse(row.fault)
   if (await give([row])) {
     form.value = blank()
     draft.done()
@@ -64,13 +64,13 @@ async function choose(event: Event) {
   read.value = null
   isRecords.value = files.every(({ name }) => name.toLowerCase().endsWith('.json'))
   if (files.some(({ size }) => size > mostBytes))
-    return void (fault.value = 'A file has more than 1 MB. Cut a table into smaller ones; a record has less.')
+    return refuse('A file has more than 1 MB. Cut a table into smaller ones; a record has less.')
   if (isRecords.value) {
     read.value = readPastRecords(await Promise.all(files.map((one) => one.text())))
     input.value = ''
     return
   }
-  if (files.length > 1) return void (fault.value = 'Hand in one CSV at a time, or edition records (JSON) together.')
+  if (files.length > 1) return refuse('Hand in one CSV at a time, or edition records (JSON) together.')
   const { default: Papa } = await import('papaparse')
   const text = (await file.text()).replace(/^\uFEFF/, '')
   // Spreadsheets write commas, semicolons or tabs, so the delimiter is found from the file.
@@ -169,7 +169,7 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
         ><button type="button" class="take" @click="template">an example to fill</button>
       </div>
     </form>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <p v-if="said" role="status">{{ said }}</p>
     <div v-if="read" class="read">
       <p>

@@ -49,7 +49,14 @@ async function saveStudio() {
 </script>
 
 <template>
-  <form @submit.prevent="saveStudio">
+  <ActForm
+    button="Change the customs"
+    quiet
+    :busy="setting.busy.value"
+    :disabled="!isChanged"
+    :fault="setting.fault.value"
+    @give="saveStudio"
+  >
     <div class="customs">
       <p>
         The pressroom is called
@@ -156,10 +163,6 @@ async function saveStudio() {
         />
       </p>
     </div>
-    <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
-    <div class="buttons">
-      <VBtn type="submit" class="quiet" :disabled="!isChanged" :loading="setting.busy.value">Change the customs</VBtn
-      ><span v-if="studioSaved && !isChanged" class="soft" role="status">Changed.</span>
-    </div>
-  </form>
+    <template #beside><span v-if="studioSaved && !isChanged" class="soft" role="status">Changed.</span></template>
+  </ActForm>
 </template>

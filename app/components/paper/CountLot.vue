@@ -18,15 +18,12 @@ async function count() {
 </script>
 
 <template>
-  <form @submit.prevent="count">
+  <ActForm button="Set the count" :busy="busy" :fault="fault" @give="count">
     <p class="soft">The book shows {{ pluralise(lot.left, 'sheet') }} of {{ lot.name }}.</p>
     <div class="fields">
       <VTextField v-model="form.sheets" label="Really there" inputmode="numeric" suffix="sheets" />
       <VTextField v-model="form.reason" class="wide" label="Why it differs" />
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :loading="busy">Set the count</VBtn><VBtn class="quiet" @click="emit('done')">Leave it</VBtn>
-    </div>
-  </form>
+    <template #beside><VBtn class="quiet" @click="emit('done')">Leave it</VBtn></template>
+  </ActForm>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { lot as lotStream } from '#core/stores/lot/stream'
 import { v7 } from 'uuid'
-import { type LotDescription, lotDefaults, paperUses } from '#core/stores/lot/state'
+import { lotDefaults } from '#core/stores/lot/defaults'
+import { type LotDescription, paperUses } from '#core/stores/lot/state'
 import type { LotSummary } from '#shared/replies/replies'
 
 /** Paper for the store: a new lot, or a known one described anew. */
@@ -80,7 +81,7 @@ const wrong = (name: string) => (field.value === name ? fault.value : undefined)
 </script>
 
 <template>
-  <form @submit.prevent="save">
+  <ActForm :button="lot ? 'Change the paper' : 'Add the paper'" :busy="busy" :fault="fault" @give="save">
     <div class="fields">
       <VTextField
         v-model="form.name"
@@ -128,9 +129,5 @@ const wrong = (name: string) => (field.value === name ? fault.value : undefined)
       <EdgeChecks v-model="form.deckles" class="wide" label="Deckle edges" />
       <VCheckbox v-model="form.damp" label="printed damp as a rule" />
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :loading="busy">{{ lot ? 'Change the paper' : 'Add the paper' }}</VBtn>
-    </div>
-  </form>
+  </ActForm>
 </template>

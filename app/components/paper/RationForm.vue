@@ -7,7 +7,7 @@ import { pluralise } from '#core/units/pluralise'
 /** Good paper put aside for people, given out when a proof has passed, and brought back. */
 const props = defineProps<{ lot: LotSummary }>()
 const session = useSession()
-const { busy, fault, giving } = useGiving()
+const { busy, fault, giving, refuse } = useGiving()
 const form = ref({ personId: null as string | null, sheets: '' })
 const moving = ref<Record<string, string>>({})
 /** What is still put aside or in somebody’s hands; the rest was torn or came back. */
@@ -16,7 +16,7 @@ const done = computed(() => props.lot.rations.length - open.value.length)
 const whole = (text: string | undefined) => ((text ?? '').trim() === '' ? Number.NaN : Number(text))
 
 async function put() {
-  if (!form.value.personId) return void (fault.value = 'Choose who the paper is for.')
+  if (!form.value.personId) return refuse('Choose who the paper is for.')
   if (
     await giving(() =>
       session.give('ration-paper', lotStream.of(props.lot.id), {
@@ -97,7 +97,7 @@ async function move(type: 'release-paper' | 'return-paper', rationId: string, mo
       </div>
       <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Put aside</VBtn></div>
     </form>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

@@ -46,6 +46,6 @@ const cut = () => giving(() => edition.give('cut-apart', { sheetIds: pieces.valu
       />.
       <button type="button" class="link" :disabled="busy" @click="share">So they are</button>
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>

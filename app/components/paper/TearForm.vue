@@ -12,7 +12,7 @@ const edition = useEdition()
 const session = useSession()
 const supplies = useSupplies()
 const units = useUnits()
-const { busy, fault, field, giving } = useGiving()
+const { busy, fault, field, giving, refuse } = useGiving()
 const form = ref({
   lotSheets: '',
   count: '',
@@ -41,11 +41,11 @@ async function tear() {
   // Pressed before the stores have come: the lot is chosen all the same.
   if (!(await giving(() => supplies.whenRead('lots')))) return
   await nextTick()
-  if (!props.lot) return void (fault.value = 'Choose the paper first, or add it to the store.')
+  if (!props.lot) return refuse('Choose the paper first, or add it to the store.')
   const lotSheets = whole(form.value.lotSheets)
   const count = whole(form.value.count)
   if (Number.isNaN(lotSheets) || Number.isNaN(count))
-    return void (fault.value = 'Say how many large sheets were used and how many good pieces they gave.')
+    return refuse('Say how many large sheets were used and how many good pieces they gave.')
   const { width, height } = pieceSize(props.piece)
   const done = await giving(() =>
     edition.give('tear', {
@@ -110,7 +110,7 @@ async function tear() {
       v-model="form.keepOffcuts"
       :label="`keep offcuts as proof paper: ${proofs.map((size) => `${size.count} × ${units.size(size.width, size.height)} of each sheet`).join(', ')}`"
     />
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div class="buttons">
       <VBtn type="submit" :loading="busy">Tear</VBtn
       ><VBtn v-if="plan?.sheets" class="quiet" @click="fill"

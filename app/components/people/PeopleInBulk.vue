@@ -90,7 +90,7 @@ const isNothing = computed(() => list.value !== null && list.value.added.length 
         <input type="file" accept=".csv,text/csv" aria-label="List of people" @change="read"
       /></label>
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <template v-if="list">
       <p>
         {{ pluralise(list.added.length, 'person', 'people') }} to add, {{ list.changed.length }} to change,

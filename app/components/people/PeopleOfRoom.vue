@@ -80,7 +80,7 @@ async function setAnew() {
         <VBtn type="submit" :loading="changing.busy.value">Change</VBtn
         ><VBtn class="quiet" @click="edited = null">Leave it</VBtn>
       </div>
-      <p v-if="changing.fault.value" class="trouble" role="alert">{{ changing.fault.value }}</p>
+      <TroubleLine :words="changing.fault.value" />
     </form>
     <form v-if="anew" class="fields person" @submit.prevent="setAnew">
       <VTextField
@@ -95,7 +95,7 @@ async function setAnew() {
         <VBtn type="submit" :loading="changing.busy.value">Set it</VBtn
         ><VBtn class="quiet" @click="anew = null">Leave it</VBtn>
       </div>
-      <p v-if="changing.fault.value" class="trouble" role="alert">{{ changing.fault.value }}</p>
+      <TroubleLine :words="changing.fault.value" />
     </form>
     <form v-if="session.isManager && !edited && !anew" class="fields person" @submit.prevent="add">
       <VTextField v-model="form.name" label="Someone new" placeholder="name" /><VSelect
@@ -105,7 +105,7 @@ async function setAnew() {
       />
       <VTextField v-model="form.secret" label="PIN or passphrase" type="password" autocomplete="new-password" />
       <div class="buttons"><VBtn type="submit" :loading="adding.busy.value">Add</VBtn></div>
-      <p v-if="adding.fault.value" class="trouble" role="alert">{{ adding.fault.value }}</p>
+      <TroubleLine :words="adding.fault.value" />
     </form>
   </div>
 </template>

@@ -7,7 +7,7 @@ import { date } from '~/format/days'
 const props = defineProps<{ token: string }>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
-const { busy, fault, field, giving } = useGiving()
+const { busy, fault, field, giving, refuse } = useGiving()
 const read = ref<BringingInReply | null>(null)
 const form = ref({ managerId: null as string | null, secret: '' })
 const given = ref<File | null>(null)
@@ -53,7 +53,7 @@ async function readAgain() {
 const fits = computed(() => read.value?.phase === 'read' && read.value.report !== null && read.value.problemCount === 0)
 
 async function take() {
-  if (!form.value.managerId) return void (fault.value = 'Choose which of its managers you are.')
+  if (!form.value.managerId) return refuse('Choose which of its managers you are.')
   if (await giving(() => session.takeStudioFile({ ...form.value, token: props.token }))) emit('done')
 }
 </script>

@@ -39,7 +39,7 @@ onMounted(() => void load())
         </tr>
       </tbody>
     </table>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div class="buttons">
       <VBtn class="quiet" :loading="busy" @click="load()">Look again</VBtn
       ><VBtn v-if="more" class="quiet" :loading="busy" @click="load(lines.at(-1)!.id)">Older ones</VBtn>

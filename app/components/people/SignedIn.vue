@@ -53,7 +53,7 @@ const words = (agent: string) => (/Mobi|Tablet|Pad/.test(agent) ? 'a phone or ta
         </tr>
       </tbody>
     </table>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

@@ -19,7 +19,7 @@ const give = () => giving(() => sure.give(secret.value))
     aria-label="Your PIN once more"
     @update:model-value="(open: boolean) => !open && sure.leave()"
   >
-    <form class="dialog-sheet" @submit.prevent="give">
+    <ActForm class="dialog-sheet" button="Go on" :busy="busy" :fault="fault" @give="give">
       <h2>Your PIN once more</h2>
       <p class="soft">This stands in the record under the name of {{ session.person?.name }}.</p>
       <VTextField
@@ -29,10 +29,7 @@ const give = () => giving(() => sure.give(secret.value))
         autocomplete="current-password"
         autofocus
       />
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <div class="buttons">
-        <VBtn type="submit" :loading="busy">Go on</VBtn><VBtn class="quiet" @click="sure.leave()">Leave it</VBtn>
-      </div>
-    </form>
+      <template #beside><VBtn class="quiet" @click="sure.leave()">Leave it</VBtn></template>
+    </ActForm>
   </VDialog>
 </template>

@@ -46,6 +46,6 @@ onMounted(() =>
         {{ pluralise(cost.unpriced, 'line stands', 'lines stand') }} with nothing, since no price was known.</span
       >
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>

@@ -122,7 +122,7 @@ const save = () =>
       /><template v-if="layer.cutFurther">; the block is cut further</template></span
     >
     <span class="through">{{ through }}</span>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </li>
 </template>
 

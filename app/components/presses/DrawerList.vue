@@ -75,7 +75,14 @@ const retire = ({ id }: DrawerPiece) => giving(() => session.give('retire-packin
     <p v-else class="soft">
       Nothing is in the drawer yet. Measure what the room packs its presses with, one piece of each.
     </p>
-    <form v-if="session.isStaff || session.person?.role === 'member'" @submit.prevent="keep">
+    <ActForm
+      v-if="session.isStaff || session.person?.role === 'member'"
+      :button="edited ? 'Keep the measures' : 'Put it in the drawer'"
+      quiet
+      :busy="busy"
+      :fault="fault"
+      @give="keep"
+    >
       <p class="customs-line">
         {{ edited ? 'Measured anew:' : 'Into the drawer:' }}
         <SaidValue v-model="form.count" label="How many" :max="1000" :words="String(form.count)" /> ×
@@ -115,13 +122,8 @@ const retire = ({ id }: DrawerPiece) => giving(() => session.give('retire-packin
           :words="form.length === null ? 'covering the bed' : `${units.length(form.length)} long`"
         />.
       </p>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <div class="buttons">
-        <VBtn type="submit" class="quiet" :loading="busy">{{
-          edited ? 'Keep the measures' : 'Put it in the drawer'
-        }}</VBtn><VBtn v-if="edited" class="quiet" @click="leave">Leave it</VBtn>
-      </div>
-    </form>
+      <template #beside><VBtn v-if="edited" class="quiet" @click="leave">Leave it</VBtn></template>
+    </ActForm>
   </div>
 </template>
 

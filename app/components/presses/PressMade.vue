@@ -33,7 +33,7 @@ async function change() {
         :divisions="form.divisions"
         @found="form.pitch = $event"
       />
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
       <div class="buttons">
         <VBtn type="submit" class="quiet" :disabled="!isChanged" :loading="busy">Change the press</VBtn>
       </div>

@@ -34,7 +34,7 @@ async function keep() {
           :words="money(form.hour)"
         />.
       </p>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
       <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Keep the rate</VBtn></div>
     </template>
   </form>

@@ -77,7 +77,7 @@ async function keep() {
     <p v-else>
       No zero is recorded yet: find contact evenly at both ends, and never bring the roller down onto the bare bed.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <div v-if="mayFind" class="buttons">
       <VBtn type="submit" class="quiet" :disabled="!isChanged" :loading="busy">Keep the zero</VBtn>
     </div>

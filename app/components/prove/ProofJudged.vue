@@ -49,7 +49,14 @@ async function keep() {
 </script>
 
 <template>
-  <form class="judged" @submit.prevent="keep">
+  <ActForm
+    class="judged"
+    button="Keep the judgement"
+    :busy="busy"
+    :disabled="disabled || !isChanged"
+    :fault="fault"
+    @give="keep"
+  >
     <p class="sentence">
       Proof {{ step.pull.ordinal }}: the impression is
       <SaidValue
@@ -110,12 +117,8 @@ async function keep() {
       </p>
     </div>
     <PictureChoice v-if="!disabled" v-model="form.pictureId" what="the proof" />
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :disabled="disabled || !isChanged" :loading="busy">Keep the judgement</VBtn>
-      <slot />
-    </div>
-  </form>
+    <template #beside><slot /></template>
+  </ActForm>
 </template>
 
 <style scoped>

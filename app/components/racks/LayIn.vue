@@ -7,7 +7,7 @@ import { pluralise } from '#core/units/pluralise'
 /** Wet sheets that lie in no rack: laid into the next free slots by one touch, or from a slot that is named. */
 const props = defineProps<{ stacks: StackToLay[]; racks: RackSummary[] }>()
 const session = useSession()
-const { busy, fault, giving } = useGiving()
+const { busy, fault, giving, refuse } = useGiving()
 /** The rack with most room, until another is chosen. */
 const roomy = computed(() => [...props.racks].sort((a, b) => room(b) - room(a))[0]!)
 const form = ref({ rackId: '', from: '' })
@@ -19,7 +19,7 @@ async function lay(stack: StackToLay) {
   const typed = form.value.from.trim()
   const from = typed === '' ? null : Number(typed)
   if (from !== null && !(Number.isInteger(from) && from > 0))
-    return void (fault.value = `“${typed}” is no slot. Give its number, or leave the field empty for the next free one.`)
+    return refuse(`“${typed}” is no slot. Give its number, or leave the field empty for the next free one.`)
   const done = await giving(() =>
     session.give('lay-in', edition.of(stack.editionId), {
       rackId: rack.value.id,
@@ -58,7 +58,7 @@ async function lay(stack: StackToLay) {
         >
       </li>
     </ul>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </section>
 </template>
 

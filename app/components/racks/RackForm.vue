@@ -37,7 +37,7 @@ async function keep() {
 </script>
 
 <template>
-  <form @submit.prevent="keep">
+  <ActForm :button="rack ? 'Keep it so' : 'Add the rack'" :busy="busy" :fault="footFault" @give="keep">
     <div class="customs">
       <p>
         <ActValue
@@ -81,9 +81,5 @@ async function keep() {
         />.
       </p>
     </div>
-    <p v-if="footFault" class="trouble" role="alert">{{ footFault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :loading="busy">{{ rack ? 'Keep it so' : 'Add the rack' }}</VBtn>
-    </div>
-  </form>
+  </ActForm>
 </template>

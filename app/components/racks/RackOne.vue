@@ -61,7 +61,7 @@ async function takeOut(stack: RackedStack) {
         <VBtn class="quiet" :loading="busy" @click="takeOut(stack)">Take out</VBtn>
       </li>
     </ul>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </article>
 </template>
 

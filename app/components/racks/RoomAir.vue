@@ -74,7 +74,7 @@ const turn = () =>
         The sensor says nothing{{ silent > 0 ? `, for ${howLong(silent / 60_000)} now` : '' }}. The last reading counts
         until it is heard again, or somebody reads the room.
       </p>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
     </div>
     <p v-if="isOn && reading?.simulated" class="soft stand-in">
       Stand-in for a sensor:

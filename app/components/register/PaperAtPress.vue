@@ -97,6 +97,6 @@ const sides: { key: keyof Growth; words: string }[] = [
       Against {{ other.name }} it is out by {{ units.thickness(other.far) }} at the far edge of the image. Get the paper
       ready the same way for both.
     </p>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>

@@ -1,6 +1,6 @@
-<script setup lang="ts" generic="T extends ShapedType, Name extends keyof CommandData<T> & string">
+<script setup lang="ts" generic="T extends CommandType, Name extends keyof CommandData<T> & string">
 import { type FieldKind, fieldsOf } from '#core/ground/shape'
-import { type CommandData, type ShapedType, shapeOf } from '#core/house/acts'
+import { type CommandData, type CommandType, shapeOf } from '#core/house/acts'
 import { refusalKey } from '~/composables/giving'
 
 /** A value of an act in a sentence: its kind, bounds and length are those that the class of the act's data says. */

@@ -60,6 +60,6 @@ async function putRight() {
         }}</VBtn>
       </div>
     </template>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </section>
 </template>

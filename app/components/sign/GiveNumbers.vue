@@ -132,7 +132,7 @@ async function give() {
         promised.
       </p>
       <p v-if="manyProofs" class="warned">{{ manyProofs }}</p>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
       <div class="buttons">
         <VBtn :loading="busy" :disabled="proposal.assignments.length === 0" @click="give">Give numbers</VBtn>
         <VBtn class="quiet" @click="isTyped = !isTyped">{{ isTyped ? 'In order' : 'Type them' }}</VBtn>

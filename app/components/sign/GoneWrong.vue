@@ -96,7 +96,7 @@ const withdraw = () =>
         <VBtn class="quiet" :disabled="!chosen" :loading="busy" @click="act('destroy-print')">It is destroyed</VBtn>
       </div>
     </div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </section>
 </template>
 

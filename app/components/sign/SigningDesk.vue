@@ -89,7 +89,7 @@ useTableKeys({
         <p class="soft">
           Space ticks it off, ↑ and ↓ take another.{{ hasChop ? ' The chop was stamped before.' : '' }}
         </p>
-        <p v-if="signing.fault.value" class="trouble" role="alert">{{ signing.fault.value }}</p>
+        <TroubleLine :words="signing.fault.value" />
       </figcaption>
     </figure>
     <table v-columns class="ruled">

@@ -83,7 +83,7 @@ async function close() {
 </script>
 
 <template>
-  <form @submit.prevent="close">
+  <ActForm :button="isOwn ? 'Close my session' : 'Close it as it seems'" :busy="busy" :fault="fault" @give="close">
     <div class="two">
       <section>
         <h3>Clean up</h3>
@@ -162,11 +162,7 @@ async function close() {
     </div>
     <p><button type="button" class="link" @click="addProblem">A problem stays open</button></p>
     <PictureChoice v-model="form.pictureId" what="how it is left" />
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :loading="busy">{{ isOwn ? 'Close my session' : 'Close it as it seems' }}</VBtn>
-    </div>
-  </form>
+  </ActForm>
 </template>
 
 <style scoped>

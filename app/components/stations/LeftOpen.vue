@@ -5,27 +5,21 @@ import { moment } from '~/format/days'
 
 /** Someone who signs in is asked about a session left open, until it is closed or said to go on. */
 const session = useSession()
-const supplies = useSupplies()
 const route = useRoute()
 /** Said to go on, for this sign-in. */
 const going = ref<string[]>([])
-/** Something happened at a station since the session was told: they are followed from then on, not before. */
-const isLater = ref(false)
+const openAt = computed(() => session.session?.openAt ?? [])
+const own = computed(() => openAt.value.filter(({ open }) => isLeftOpen(open.at, Date.now())))
+// What the session was told is asked again, not followed: that would bring every act there is to the first page.
 onUnmounted(
   useLive().hear({
     stored: ({ stream }) => {
-      if (streamKind(stream) === 'station') isLater.value = true
+      if (streamKind(stream) === 'station' && openAt.value.length > 0) void session.load().catch(() => undefined)
     },
   }),
 )
-const openAt = computed(() => session.session?.openAt ?? [])
-const own = computed(() =>
-  (isLater.value && openAt.value.length > 0 ? supplies.stations : openAt.value).filter(
-    ({ open }) => open && open.by === session.person?.id && isLeftOpen(open.at, Date.now()),
-  ),
-)
 const asked = computed(() =>
-  own.value.find(({ id, open }) => !going.value.includes(open!.id) && route.path !== `/stations/${id}`),
+  own.value.find(({ id, open }) => !going.value.includes(open.id) && route.path !== `/stations/${id}`),
 )
 watch(
   () => session.person?.id,
@@ -37,9 +31,9 @@ watch(
 
 <template>
   <p v-if="asked" class="asked" role="status">
-    Your session at the <strong>{{ asked.name }}</strong> is open since {{ moment(asked.open!.at) }}.
+    Your session at the <strong>{{ asked.name }}</strong> is open since {{ moment(asked.open.at) }}.
     <NuxtLink :to="`/stations/${asked.id}`">Close it now</NuxtLink>
-    <button type="button" @click="going.push(asked.open!.id)">I am still there</button>
+    <button type="button" @click="going.push(asked.open.id)">I am still there</button>
   </p>
 </template>
 

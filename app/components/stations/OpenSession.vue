@@ -34,7 +34,12 @@ async function open() {
 </script>
 
 <template>
-  <form @submit.prevent="open">
+  <ActForm
+    :button="isOthers ? `${session.nameOf(station.open!.by)} has gone: open my session` : 'Open my session'"
+    :busy="busy"
+    :fault="fault"
+    @give="open"
+  >
     <LookedOver v-model="form.items" :listed="listed" title="As you find it" />
     <div class="customs">
       <p>
@@ -49,14 +54,8 @@ async function open() {
       </p>
     </div>
     <PictureChoice v-model="form.pictureId" what="how it was found" />
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons">
-      <VBtn type="submit" :loading="busy">{{
-        isOthers ? `${session.nameOf(station.open!.by)} has gone: open my session` : 'Open my session'
-      }}</VBtn>
-      <span class="soft">What is not looked at can stay open.</span>
-    </div>
-  </form>
+    <template #beside><span class="soft">What is not looked at can stay open.</span></template>
+  </ActForm>
 </template>
 
 <style scoped>

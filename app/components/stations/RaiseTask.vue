@@ -19,7 +19,7 @@ async function raise() {
 </script>
 
 <template>
-  <form @submit.prevent="raise">
+  <ActForm button="Put it on the list" quiet :busy="busy" :fault="fault" @give="raise">
     <div class="customs">
       <p>
         Something is
@@ -34,9 +34,7 @@ async function raise() {
       </p>
     </div>
     <PictureChoice v-model="form.pictureId" what="it" />
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-    <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Put it on the list</VBtn></div>
-  </form>
+  </ActForm>
 </template>
 
 <style scoped>

@@ -71,7 +71,7 @@ const giveUp = ({ id, name, kind }: (typeof stations.value)[number]) =>
       </div>
       <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Add it</VBtn></div>
     </form>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
   </div>
 </template>
 

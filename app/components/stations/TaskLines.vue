@@ -21,7 +21,7 @@ const solve = ({ stationId, id }: TaskThere) =>
 
 <template>
   <div>
-    <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="fault" />
     <ul v-if="tasks.length > 0" class="lines">
       <li v-for="task in tasks" :key="task.id">
         <span class="kind">{{ task.kind }}</span>

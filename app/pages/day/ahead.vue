@@ -54,7 +54,7 @@ const choose = (editionId: string) =>
       </p>
       <VBtn class="quiet right no-print" to="/day">Day sheet</VBtn>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <template v-if="reply">
       <p class="sentence">
         <SaidValue v-model="mineOnly" label="Whose editions" kind="choice" :options="whose" :words="mineOnly" />

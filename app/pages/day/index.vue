@@ -176,7 +176,7 @@ const hoursWords = computed(() => {
       <VBtn class="quiet no-print" @click="goTo(clock.later(day, 1))">The day after</VBtn>
       <VBtn class="quiet no-print" to="/day/ahead">Timetable</VBtn>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <template v-if="reply && calendar">
       <p v-for="one in come" :key="one.bookingId" class="come" role="status">
         Your time at the <strong>{{ placeName(one.placeId) }}</strong> has come, until {{ clock.clockOf(one.until) }}.
@@ -200,7 +200,7 @@ const hoursWords = computed(() => {
         @want="begin"
         @give-back="giveBack"
       />
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
       <section v-if="chosen && edited" class="part no-print" aria-label="The booking">
         <BookingForm
           :key="chosen.bookingId"

@@ -38,7 +38,7 @@ const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 
 
 <template>
   <div>
-    <p v-if="edition.problem" class="trouble" role="alert">{{ edition.problem }}</p>
+    <TroubleLine :words="edition.problem" />
     <template v-if="edition.state && edition.count">
       <div class="page-head">
         <h1>{{ edition.state.title }}</h1>
@@ -49,7 +49,7 @@ const wanted = computed(() => (edition.state?.plan ? goal(edition.state.plan) : 
       <PaperStrip :stops="edition.strip" :edition-id="id" />
       <div class="edition-body">
         <div>
-          <p v-if="edition.message" class="trouble" role="alert">{{ edition.message }}</p>
+          <TroubleLine :words="edition.message" />
           <p v-if="edition.state.assignment && !route.path.endsWith('/class')" class="no-print assigned">
             <NuxtLink :to="`/editions/${id}/class`">{{ edition.state.assignment.title }}</NuxtLink>,
             {{ edition.state.assignment.course }}

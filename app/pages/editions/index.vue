@@ -76,7 +76,7 @@ function standing(edition: EditionSummary): string {
       />
       <VSelect v-model="state" label="State" :items="states" />
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <template v-if="loaded && found.length === 0 && !trouble">
       <p v-if="search || state" class="nothing">No edition fits. Shorten the title or choose any state.</p>
       <TeachStep v-else><NuxtLink to="/editions/new">Start the first one</NuxtLink></TeachStep>

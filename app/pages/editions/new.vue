@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { edition as editionStream } from '#core/edition/stream'
 import { v7 } from 'uuid'
-import { type EditionPlan, goal, planDefaults } from '#core/plan/plan'
+import { planDefaults } from '#core/plan/defaults'
+import { type EditionPlan, goal } from '#core/plan/plan'
 
 useHead({ title: 'Start an edition · Ample Tally' })
 const session = useSession()

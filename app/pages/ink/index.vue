@@ -60,7 +60,7 @@ async function putStarters() {
 
 async function weigh(tub: TubSummary) {
   const milligrams = Math.round(typedNumber(weight.value.grams) * 1000)
-  if (!Number.isFinite(milligrams)) return void (weighing.fault.value = 'Give the weight in grams, for instance 310.')
+  if (!Number.isFinite(milligrams)) return weighing.refuse('Give the weight in grams, for instance 310.')
   if (
     await weighing.giving(() =>
       session.give('weigh-tub', tubStream.of(tub.id), { milligrams, reason: weight.value.reason }),
@@ -103,7 +103,7 @@ function tubDone() {
       </p>
       <VBtn class="right" to="/ink/mix">Mix a batch</VBtn>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <p v-for="tub in short" :key="tub.id" class="trouble">
       The book is {{ grams(-tub.left) }} short of {{ tub.name }}: more was poured than it knew of. Weigh the tub.
     </p>
@@ -211,7 +211,7 @@ function tubDone() {
                   placeholder="bought, spilt, weighed"
                 /><VBtn type="submit" class="quiet" :loading="weighing.busy.value">Set the weight</VBtn>
               </div>
-              <p v-if="weighing.fault.value" class="trouble" role="alert">{{ weighing.fault.value }}</p>
+              <TroubleLine :words="weighing.fault.value" />
             </form>
           </div>
         </li>
@@ -225,7 +225,7 @@ function tubDone() {
           >Put up a first shelf</VBtn
         >
       </div>
-      <p v-if="starting.fault.value" class="trouble" role="alert">{{ starting.fault.value }}</p>
+      <TroubleLine :words="starting.fault.value" />
       <TubForm v-if="adding" class="new" @done="tubDone" />
     </section>
     <section class="part">

@@ -14,7 +14,7 @@ useHead({ title: 'Mix a batch · Ample Tally' })
 const route = useRoute()
 const supplies = useSupplies()
 const session = useSession()
-const { busy, fault, field, giving } = useGiving()
+const { busy, fault, field, giving, refuse } = useGiving()
 const mixing = useMixing()
 const { form, wanted, made, weighed, pouredSum, warnings, total } = mixing
 /** A batch that is topped up: what is left of it counts as poured. */
@@ -89,11 +89,10 @@ const added = computed(() =>
 )
 
 async function putOnSlab() {
-  if (added.value.length === 0) return void (fault.value = 'Weigh in at least one ink first.')
+  if (added.value.length === 0) return refuse('Weigh in at least one ink first.')
   if (form.value.name.trim() === '') {
     field.value = 'name'
-    return void (fault.value =
-      'Give the batch a name to find it by, for instance slate 3. What was weighed in is kept.')
+    return refuse('Give the batch a name to find it by, for instance slate 3. What was weighed in is kept.')
   }
   const id = more.value?.id ?? v7()
   const colour = made.value ? filmHex(made.value.pigment, form.value.paper, form.value.film) : '#8a8375'
@@ -109,7 +108,10 @@ async function putOnSlab() {
   if (!(await giving(act))) return
   draft.done()
   const { edition, layer } = route.query
-  if (!edition) return void (await navigateTo('/ink'))
+  if (!edition) {
+    await navigateTo('/ink')
+    return
+  }
   if (!more.value) await giving(() => useFor(id))
   await navigateTo(`/editions/${String(edition)}/ink?layer=${String(layer)}`)
 }

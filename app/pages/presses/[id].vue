@@ -35,7 +35,7 @@ const takeDown = () => taking.giving(() => session.give('take-down', pressStream
       <VBtn class="quiet right" to="/presses">All presses</VBtn>
       <VBtn v-if="press" :to="`/stations/${id}`">Who is at it</VBtn>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <p v-if="loaded && !press" class="trouble" role="alert">
       That press is not in the room. <NuxtLink to="/presses">See which are</NuxtLink>.
     </p>
@@ -63,7 +63,7 @@ const takeDown = () => taking.giving(() => session.give('take-down', pressStream
             </p>
             <p class="soft">set up by {{ session.nameOf(press.standing.by) }} {{ ago(press.standing.at) }}</p>
             <p v-if="press.standing.setting.note" class="soft">{{ press.standing.setting.note }}</p>
-            <p v-if="taking.fault.value" class="trouble" role="alert">{{ taking.fault.value }}</p>
+            <TroubleLine :words="taking.fault.value" />
             <div class="buttons">
               <VBtn class="quiet" :loading="taking.busy.value" @click="takeDown">Pressure off, packing back</VBtn>
             </div>

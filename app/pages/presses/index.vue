@@ -48,14 +48,12 @@ async function add() {
       <VBtn class="quiet" to="/finder">Fault finder</VBtn>
       <VBtn v-if="session.isStaff" @click="adding = !adding">{{ adding ? 'Leave the new press' : 'Add a press' }}</VBtn>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <section v-if="adding" class="part">
       <div class="part-head"><h2>A press for the room</h2></div>
-      <form @submit.prevent="add">
+      <ActForm button="Add the press" :busy="busy" :fault="fault" @give="add">
         <PressSentence v-model="form" :fault="{ field, words: fault }" />
-        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-        <div class="buttons"><VBtn type="submit" :loading="busy">Add the press</VBtn></div>
-      </form>
+      </ActForm>
     </section>
     <section class="part" aria-label="The presses">
       <TeachStep v-if="loaded && presses.length === 0 && !adding" />

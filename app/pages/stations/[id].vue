@@ -55,7 +55,7 @@ const asItSeems = ref(false)
       <VBtn v-if="press" class="quiet right" :to="`/presses/${id}`">The press itself</VBtn>
       <VBtn class="quiet" :class="{ right: !press }" to="/presses">All presses and stations</VBtn>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <p v-if="told && !isThere" class="trouble" role="alert">
       That station is not in the room. <NuxtLink to="/presses">See which are</NuxtLink>.
     </p>

@@ -1,12 +1,15 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { account } from '../stream'
 
-interface Reopened {
-  statementId: string
-  reason: string
+class Reopened {
+  static readonly sample: Reopened = { statementId: 's', reason: 'paid by somebody else' }
+
+  @Id('statement') statementId!: string
+  @Words(500) reason!: string
 }
 
 const statementReopened = defineEvent(account, 'statement-reopened', (state, { statementId }: Reopened) =>
@@ -14,9 +17,9 @@ const statementReopened = defineEvent(account, 'statement-reopened', (state, { s
 )
 
 /** It was not settled after all: its lines are open again. */
-export const reopenStatement = definePlainAct(account, 'reopen-statement', staff, {
+export const reopenStatement = defineAct(account, 'reopen-statement', Reopened, staff, {
   events: [statementReopened],
-  rule: ({ account }, data: Reopened) => {
+  rule: ({ account }, data) => {
     if (!account.statements.some(({ id }) => id === data.statementId))
       return refuse('unknown-statement', 'That statement is open already.', 'statementId')
     if (account.statements.some(({ corrections }) => corrections.some((one) => one.statementId === data.statementId)))

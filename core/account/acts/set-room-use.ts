@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsBoolean } from 'class-validator'
+import { Id } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -6,10 +8,12 @@ import { staff } from '../../ground/who'
 import { roomAccount } from '../state'
 import { account } from '../stream'
 
-interface RoomUse {
-  editionId: string
+class RoomUse {
+  static readonly sample: RoomUse = { editionId: 'e1', isRooms: true }
+
+  @Id('edition') editionId!: string
   /** True when the room prints it for itself: nobody owes for it, and it is told at cost. */
-  isRooms: boolean
+  @IsBoolean() isRooms!: boolean
 }
 
 const roomUseSet = defineEvent(account, 'room-use-set', (state, { editionId, isRooms }: RoomUse) =>
@@ -19,9 +23,9 @@ const roomUseSet = defineEvent(account, 'room-use-set', (state, { editionId, isR
 )
 
 /** An edition is the room's own: what it takes is told at cost, and owed by nobody. */
-export const setRoomUse = definePlainAct(account, 'set-room-use', staff, {
+export const setRoomUse = defineAct(account, 'set-room-use', RoomUse, staff, {
   events: [roomUseSet],
-  rule: ({ account }, data: RoomUse) =>
+  rule: ({ account }, data) =>
     streamId(account.stream) === roomAccount
       ? [roomUseSet.on(account, data)]
       : refuse('not-rooms', 'That is said on the room’s own account.', 'editionId'),

@@ -1,10 +1,10 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, streamId, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { studio } from '../../stores/studio/stream'
-import type { SettledSaid } from '../state'
+import { SettledSaid } from '../state'
 import { account } from '../stream'
 
 const statementSettled = defineEvent(
@@ -17,11 +17,11 @@ const statementSettled = defineEvent(
 )
 
 /** What somebody owed for a span of time is settled. What the ledger says of it later is a line of its own. */
-export const settleStatement = definePlainAct(account, 'settle-statement', staff, {
+export const settleStatement = defineAct(account, 'settle-statement', SettledSaid, staff, {
   guarded: true,
   needs: () => ({ room: studio.of() }),
   events: [statementSettled],
-  rule: ({ account, room }, data: SettledSaid, { commandId }) => {
+  rule: ({ account, room }, data, { commandId }) => {
     if (room.people[streamId(account.stream)] === undefined)
       return refuse('unknown-person', 'Nobody of that name is in the pressroom. Choose a person.', 'personId')
     if (!(Date.parse(data.until) > Date.parse(data.from)))

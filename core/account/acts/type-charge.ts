@@ -1,10 +1,10 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, streamId, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { studio } from '../../stores/studio/stream'
-import type { TypedChargeSaid } from '../state'
+import { TypedChargeSaid } from '../state'
 import { account } from '../stream'
 
 const chargeTyped = defineEvent(
@@ -17,10 +17,10 @@ const chargeTyped = defineEvent(
 )
 
 /** A charge is typed, or a credit. What was wrong is put right by another line, never by a change. */
-export const typeCharge = definePlainAct(account, 'type-charge', staff, {
+export const typeCharge = defineAct(account, 'type-charge', TypedChargeSaid, staff, {
   needs: () => ({ room: studio.of() }),
   events: [chargeTyped],
-  rule: ({ account, room }, data: TypedChargeSaid, { commandId }) => {
+  rule: ({ account, room }, data, { commandId }) => {
     if (room.people[streamId(account.stream)] === undefined)
       return refuse('unknown-person', 'Nobody of that name is in the pressroom. Choose a person.', 'personId')
     if (data.what.trim() === '') return refuse('what-missing', 'Say what it is for.', 'what')

@@ -1,4 +1,5 @@
-import { definePlainAct } from '../../ground/act'
+import { Parts } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { edition } from '../../edition/stream'
 import { isNamed } from '../../edition/who'
 import { refuse } from '../../ground/refusal'
@@ -12,12 +13,28 @@ import { bookingFault } from '../booking-fault'
 import { booked } from '../events/booked'
 import { longPast } from '../kept'
 import { minuteOf } from '../../time/instant'
-import type { BookingSaid, CalendarState } from '../state'
+import { BookingSaid, type CalendarState, mostBookings } from '../state'
 import { calendar } from '../stream'
 import { inZone } from '../zone'
 
-interface Booked {
-  bookings: BookingSaid[]
+class Booked {
+  static readonly sample: Booked = {
+    bookings: [
+      {
+        bookingId: 'k',
+        placeId: 'p',
+        personId: 'p',
+        from: '2026-11-03T09:00:00.000Z',
+        until: '2026-11-03T12:00:00.000Z',
+        editionId: 'e1',
+        layerId: 'l',
+        isFixed: false,
+        note: '',
+      },
+    ],
+  }
+
+  @Parts(() => BookingSaid, mostBookings) bookings!: BookingSaid[]
 }
 
 /** Why somebody has booked enough already, or null: nobody keeps the room to themselves where staff set a bound. */
@@ -38,19 +55,15 @@ const editionsOf = (bookings: readonly BookingSaid[]) =>
   [...new Set(bookings.flatMap(({ editionId }) => editionId ?? []))].map((id) => edition.of(id))
 
 /** Places are booked, all of them or none: one by hand, or those a timetable proposes. */
-export const book = definePlainAct(calendar, 'book', anyone, {
-  needs: ({ bookings }: Booked) => ({
+export const book = defineAct(calendar, 'book', Booked, anyone, {
+  needs: ({ bookings }) => ({
     room: studio.of(),
     presses: bookings.map(({ placeId }) => press.of(placeId)),
     stations: bookings.map(({ placeId }) => station.of(placeId)),
     editions: editionsOf(bookings),
   }),
   events: [booked],
-  rule: (
-    { calendar, room, presses, stations, editions },
-    { bookings }: Booked,
-    { personId, role, occurredAt, zone },
-  ) => {
+  rule: ({ calendar, room, presses, stations, editions }, { bookings }, { personId, role, occurredAt, zone }) => {
     if (bookings.length === 0) return refuse('nothing-booked', 'Say what is to be booked.', 'bookings')
     const others = editions.find((one) => one.plan !== null && !isStaff(role) && !isNamed(one, personId))
     if (others)

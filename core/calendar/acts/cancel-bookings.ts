@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { mostBookings } from '../state'
+import { Ids } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
@@ -8,10 +10,16 @@ const bookingCancelled = defineEvent(calendar, 'booking-cancelled', (state, { bo
   changed(state, { bookings: state.bookings.filter((one) => one.bookingId !== bookingId) }),
 )
 
+class Cancelled {
+  static readonly sample: Cancelled = { bookingIds: ['k'] }
+
+  @Ids('booking', mostBookings) bookingIds!: string[]
+}
+
 /** Bookings are given back, by whose they are, or by staff. */
-export const cancelBookings = definePlainAct(calendar, 'cancel-bookings', anyone, {
+export const cancelBookings = defineAct(calendar, 'cancel-bookings', Cancelled, anyone, {
   events: [bookingCancelled],
-  rule: ({ calendar }, { bookingIds }: { bookingIds: string[] }, { personId, role }) => {
+  rule: ({ calendar }, { bookingIds }, { personId, role }) => {
     if (bookingIds.length === 0) return refuse('nothing-booked', 'Say what is to be given back.', 'bookingIds')
     for (const [i, id] of bookingIds.entries()) {
       const own = calendar.bookings.find(({ bookingId }) => bookingId === id)

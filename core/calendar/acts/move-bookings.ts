@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Parts } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
@@ -6,12 +7,16 @@ import { station } from '../../station/stream'
 import { press } from '../../stores/press/stream'
 import { placeFault } from '../bookable'
 import { bookingFault } from '../booking-fault'
-import type { CalendarState, Move } from '../state'
+import { type CalendarState, mostBookings, Move } from '../state'
 import { calendar } from '../stream'
 import { inZone } from '../zone'
 
-interface Moving {
-  moves: Move[]
+class Moving {
+  static readonly sample: Moving = {
+    moves: [{ bookingId: 'k', placeId: 'p', from: '2026-11-03T13:00:00.000Z', until: '2026-11-03T15:00:00.000Z' }],
+  }
+
+  @Parts(() => Move, mostBookings) moves!: Move[]
 }
 
 const bookingMoved = defineEvent(calendar, 'booking-moved', (state, { bookingId, ...to }: Move) =>
@@ -21,13 +26,13 @@ const bookingMoved = defineEvent(calendar, 'booking-moved', (state, { bookingId,
 )
 
 /** Bookings change their time or place, all of them or none: one by hand, or a day’s in another order. */
-export const moveBookings = definePlainAct(calendar, 'move-bookings', anyone, {
-  needs: ({ moves }: Moving) => ({
+export const moveBookings = defineAct(calendar, 'move-bookings', Moving, anyone, {
+  needs: ({ moves }) => ({
     presses: moves.map(({ placeId }) => press.of(placeId)),
     stations: moves.map(({ placeId }) => station.of(placeId)),
   }),
   events: [bookingMoved],
-  rule: ({ calendar, presses, stations }, { moves }: Moving, { personId, role, occurredAt, zone }) => {
+  rule: ({ calendar, presses, stations }, { moves }, { personId, role, occurredAt, zone }) => {
     if (moves.length === 0) return refuse('nothing-booked', 'Say what is to be moved.', 'moves')
     const moving = new Set(moves.map(({ bookingId }) => bookingId))
     if (moving.size < moves.length) return refuse('moved-twice', 'A booking is moved to one time.', 'moves')

@@ -1,13 +1,20 @@
-import { definePlainAct } from '../../ground/act'
+import { Id } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
 import { closureWithdrawn } from '../events/closure-withdrawn'
 import { calendar } from '../stream'
 
+class Withdrawn {
+  static readonly sample: Withdrawn = { closureId: 'c' }
+
+  @Id('closure', 100) closureId!: string
+}
+
 /** The room is open then after all, or the person there. */
-export const withdrawClosure = definePlainAct(calendar, 'withdraw-closure', anyone, {
+export const withdrawClosure = defineAct(calendar, 'withdraw-closure', Withdrawn, anyone, {
   events: [closureWithdrawn],
-  rule: ({ calendar }, data: { closureId: string }, { role, personId }) => {
+  rule: ({ calendar }, data, { role, personId }) => {
     const closure = calendar.closures.find(({ id }) => id === data.closureId)
     if (!closure) return refuse('unknown-closure', 'That is withdrawn already.')
     if (!isStaff(role) && closure.personId !== personId)

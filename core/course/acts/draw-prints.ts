@@ -1,4 +1,7 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsInt, Max, Min } from 'class-validator'
+import { Id, Words } from '../../ground/shape'
+import { mostStudents } from '../../edition/assignment'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -6,12 +9,14 @@ import { drawExchange } from '../draw'
 import { assignmentOf, type Gift } from '../state'
 import { course } from '../stream'
 
-interface Draw {
-  assignmentId: string
+class Draw {
+  static readonly sample: Draw = { assignmentId: 'a', each: 1, reason: '' }
+
+  @Id('assignment') assignmentId!: string
   /** Prints that each gives. */
-  each: number
+  @IsInt() @Min(1) @Max(mostStudents) each!: number
   /** Why it is drawn again; empty the first time. */
-  reason: string
+  @Words(500) reason!: string
 }
 
 const printsDrawn = defineEvent(
@@ -28,10 +33,10 @@ const printsDrawn = defineEvent(
 )
 
 /** Who gets whose print is drawn: nobody gets their own. Drawn again only with a reason, which stays. */
-export const drawPrints = definePlainAct(course, 'draw-prints', staff, {
+export const drawPrints = defineAct(course, 'draw-prints', Draw, staff, {
   guarded: true,
   events: [printsDrawn],
-  rule: ({ course }, data: Draw, { commandId }) => {
+  rule: ({ course }, data, { commandId }) => {
     const given = assignmentOf(course, data.assignmentId)
     if (!given) return refuse('unknown-assignment', 'That assignment is not there any more. Reload the page.')
     const ids = given.editions.map(({ editionId }) => editionId)

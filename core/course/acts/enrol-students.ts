@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { mostStudents } from '../../edition/assignment'
+import { Ids } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -6,8 +8,10 @@ import { studio } from '../../stores/studio/stream'
 import { unknownPerson } from '../people'
 import { course } from '../stream'
 
-interface Enrolled {
-  personIds: string[]
+class Enrolled {
+  static readonly sample: Enrolled = { personIds: ['p'] }
+
+  @Ids('person', mostStudents) personIds!: string[]
 }
 
 const studentsEnrolled = defineEvent(course, 'students-enrolled', (state, { personIds }: Enrolled) =>
@@ -15,10 +19,10 @@ const studentsEnrolled = defineEvent(course, 'students-enrolled', (state, { pers
 )
 
 /** People come to a class. One person may come to two: what each gives them to do is an edition of its own. */
-export const enrolStudents = definePlainAct(course, 'enrol-students', staff, {
+export const enrolStudents = defineAct(course, 'enrol-students', Enrolled, staff, {
   needs: () => ({ room: studio.of() }),
   events: [studentsEnrolled],
-  rule: ({ course, room }, { personIds }: Enrolled) => {
+  rule: ({ course, room }, { personIds }) => {
     const fresh = [...new Set(personIds)].filter((id) => !course.studentIds.includes(id))
     if (fresh.length === 0) return refuse('enrolled-already', 'They come to this class already.', 'personIds')
     return unknownPerson(room, fresh, 'personIds') ?? [studentsEnrolled.on(course, { personIds: fresh })]

@@ -1,4 +1,7 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Ids } from '../../ground/shape'
+import { mostStudents } from '../../edition/assignment'
+import { EditionPlan } from '../../plan/plan'
+import { defineAct, defineEvent } from '../../ground/act'
 import { assigned } from '../../edition/events/assigned'
 import { planFault } from '../../edition/plan-fault'
 import type { EditionState } from '../../edition/state'
@@ -6,14 +9,29 @@ import { edition } from '../../edition/stream'
 import { changed, replacedWhere } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
-import { type AssignmentSaid, assignmentOf, type CourseAssignment } from '../state'
+import { AssignmentSaid, assignmentOf, type CourseAssignment } from '../state'
 import { course } from '../stream'
 import { termsOf } from '../terms'
 
-interface Given extends AssignmentSaid {
-  assignmentId: string
+class Given extends AssignmentSaid {
+  static readonly sample: Given = {
+    assignmentId: 'a',
+    title: 'Six of one',
+    plan: EditionPlan.sample,
+    gates: ['press', 'paper', 'cut'],
+    opens: null,
+    practice: 4,
+    mayReplan: false,
+    due: '2026-12-18',
+    paper: { lotId: 'l', sheets: 2 },
+    pictures: ['the whole edition'],
+    points: ['even inking'],
+    editionIds: [],
+  }
+
+  @Id('assignment') assignmentId!: string
   /** Every edition begun for it: its terms reach them too. */
-  editionIds: string[]
+  @Ids('edition', mostStudents) editionIds!: string[]
 }
 
 const assignmentSet = defineEvent(
@@ -33,11 +51,11 @@ const assignmentSet = defineEvent(
 )
 
 /** What a class is given to do, new or changed. Its terms hold at once for the editions begun; their plans stay. */
-export const setAssignment = definePlainAct(course, 'set-assignment', staff, {
+export const setAssignment = defineAct(course, 'set-assignment', Given, staff, {
   guarded: true,
-  needs: ({ editionIds }: Given) => ({ editions: editionIds.map((id) => edition.of(id)) }),
+  needs: ({ editionIds }) => ({ editions: editionIds.map((id) => edition.of(id)) }),
   events: [assignmentSet, assigned],
-  rule: ({ course, editions }, data: Given) => {
+  rule: ({ course, editions }, data) => {
     const known = assignmentOf(course, data.assignmentId)
     const open = editions.filter(({ closedAt }) => closedAt === null)
     return (

@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, OrNull, Parts, Words } from '../../ground/shape'
+import { mostStudents } from '../../edition/assignment'
+import { defineAct, defineEvent } from '../../ground/act'
 import { assigned } from '../../edition/events/assigned'
 import { editionStarted } from '../../edition/events/edition-started'
 import { layerAdded } from '../../edition/events/layer-added'
@@ -16,21 +18,27 @@ import type { LotState } from '../../stores/lot/state'
 import { lot } from '../../stores/lot/stream'
 import { studio } from '../../stores/studio/stream'
 import { unknownPerson } from '../people'
-import { assignmentOf, type Begun, type CourseAssignment, type CourseState } from '../state'
+import { assignmentOf, Begun, type CourseAssignment, type CourseState } from '../state'
 import { course } from '../stream'
 import { termsOf } from '../terms'
 
-interface Starting extends Begun {
-  title: string
+class Starting extends Begun {
+  @Words(120) title!: string
   /** Who signs, as it is pencilled. */
-  artist: string
+  @Words(80) artist!: string
 }
 
-interface Start {
-  assignmentId: string
-  editions: Starting[]
+class Start {
+  static readonly sample: Start = {
+    assignmentId: 'a',
+    editions: [{ editionId: 'e', personIds: ['p'], title: 'Slipway', artist: 'Ada Pell' }],
+    lotId: 'l',
+  }
+
+  @Id('assignment') assignmentId!: string
+  @Parts(() => Starting, mostStudents) editions!: Starting[]
   /** The lot that paper is put aside from, as the assignment says; null for none. */
-  lotId: string | null
+  @OrNull() @Id('lot') lotId!: string | null
 }
 
 const assignmentStarted = defineEvent(
@@ -47,14 +55,14 @@ const assignmentStarted = defineEvent(
 )
 
 /** Everybody's edition of an assignment begins at once, with the paper put aside; who comes later is added the same way. */
-export const startAssignment = definePlainAct(course, 'start-assignment', staff, {
-  needs: (data: Start) => ({
+export const startAssignment = defineAct(course, 'start-assignment', Start, staff, {
+  needs: (data) => ({
     room: studio.of(),
     editions: data.editions.map(({ editionId }) => edition.of(editionId)),
     lots: data.lotId === null ? [] : [lot.of(data.lotId)],
   }),
   events: [assignmentStarted, editionStarted, layerAdded, printersNamed, assigned, paperRationed],
-  rule: ({ course, room, editions, lots }, data: Start, { commandId }) => {
+  rule: ({ course, room, editions, lots }, data, { commandId }) => {
     const given = assignmentOf(course, data.assignmentId)
     if (!given) return refuse('unknown-assignment', 'That assignment is not there any more. Reload the page.')
     const personIds = data.editions.flatMap((one) => one.personIds)

@@ -1,4 +1,6 @@
-import { definePlainAct } from '../../ground/act'
+import { ArrayMaxSize, IsArray, IsString, MaxLength } from 'class-validator'
+import { Words } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { planGate } from '../gates'
 import { layerAdded } from '../events/layer-added'
@@ -7,15 +9,17 @@ import { mostLayers } from '../plan-fault'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface NewLayer {
-  name: string
-  blocks: string[]
+class NewLayer {
+  static readonly sample: NewLayer = { name: 'slate', blocks: ['key'] }
+
+  @Words(80) name!: string
+  @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(60, { each: true }) blocks!: string[]
 }
 
 /** One more press pass is planned. */
-export const addLayer = definePlainAct(edition, 'add-layer', theirs, {
+export const addLayer = defineAct(edition, 'add-layer', NewLayer, theirs, {
   events: [layerAdded],
-  rule: ({ edition }, data: NewLayer, context) => {
+  rule: ({ edition }, data, context) => {
     const shut = planGate(edition, context)
     if (shut) return shut
     if (edition.layers.length >= mostLayers)

@@ -1,15 +1,19 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn } from 'class-validator'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
-import type { AdjustmentKind } from '../../print/verdicts'
+import { type AdjustmentKind, adjustmentKinds } from '../../print/verdicts'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Adjustment {
-  layerId: string
-  kind: AdjustmentKind
-  note: string
+class Adjustment {
+  static readonly sample: Adjustment = { layerId: 'l', kind: 'packing', note: '' }
+
+  @Id('layer') layerId!: string
+  @IsIn(adjustmentKinds) kind!: AdjustmentKind
+  @Words(200) note!: string
 }
 
 const adjusted = defineEvent(edition, 'adjusted', (state, data: Adjustment & { adjustmentId: string }, event) =>
@@ -27,9 +31,9 @@ const adjusted = defineEvent(edition, 'adjusted', (state, data: Adjustment & { a
 )
 
 /** Something was changed between two pulls: a tick under the tally. */
-export const adjust = definePlainAct(edition, 'adjust', theirs, {
+export const adjust = defineAct(edition, 'adjust', Adjustment, theirs, {
   events: [adjusted],
-  rule: ({ edition }, data: Adjustment, context) =>
+  rule: ({ edition }, data, context) =>
     layerOf(edition, data.layerId)
       ? [adjusted.on(edition, { ...data, adjustmentId: context.commandId })]
       : unknownLayer(),

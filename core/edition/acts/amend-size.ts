@@ -1,18 +1,23 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsInt, Max, Min } from 'class-validator'
+import { ProofsPromised } from '../../plan/plan'
+import { Part, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
-import { allSeries, type ProofSeries, type Series } from '../../print/series'
+import { allSeries, type Series } from '../../print/series'
 import { usedNumbers } from '../numbers'
 import { anySigned } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 
-interface Amended {
-  size: number
-  proofs: Record<ProofSeries, number>
-  reason: string
+class Amended {
+  static readonly sample: Amended = { size: 4, proofs: { AP: 1, PP: 0, HC: 0 }, reason: 'x' }
+
+  @IsInt() @Min(1) @Max(2000) size!: number
+  @Part(() => ProofsPromised) proofs!: ProofsPromised
+  @Words(500) reason!: string
 }
 
 const sizeIn = ({ size, proofs }: Amended, series: Series) => (series === 'edition' ? size : proofs[series])
@@ -28,10 +33,10 @@ const sizeAmended = defineEvent(edition, 'size-amended', (state, data: Amended, 
 })
 
 /** The size changes after a print was signed: it shows in the record. */
-export const amendSize = definePlainAct(edition, 'amend-size', staff, {
+export const amendSize = defineAct(edition, 'amend-size', Amended, staff, {
   guarded: true,
   events: [sizeAmended],
-  rule: ({ edition }, data: Amended) => {
+  rule: ({ edition }, data) => {
     if (!anySigned(edition)) return refuse('not-signed', 'No print is signed yet: change the plan instead.')
     if (data.reason.trim() === '')
       return reasonMissing('Say why the size changes, so that the record can be read later.')

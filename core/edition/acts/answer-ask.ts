@@ -1,4 +1,5 @@
-import { definePlainAct } from '../../ground/act'
+import { Id, Words } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { isStaff } from '../../ground/who'
 import { askAnswered } from '../events/ask-answered'
@@ -6,15 +7,17 @@ import { openAsks } from '../sign-offs'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Answer {
-  askId: string
-  note: string
+class Answer {
+  static readonly sample: Answer = { askId: 'a', note: 'even out the top edge first' }
+
+  @Id('ask') askId!: string
+  @Words(300) note!: string
 }
 
 /** Staff have been there, or say why not yet; whoever asked may take it back. */
-export const answerAsk = definePlainAct(edition, 'answer-ask', theirs, {
+export const answerAsk = defineAct(edition, 'answer-ask', Answer, theirs, {
   events: [askAnswered],
-  rule: ({ edition }, data: Answer, { role, personId }) => {
+  rule: ({ edition }, data, { role, personId }) => {
     const ask = openAsks(edition).find(({ id }) => id === data.askId)
     if (!ask) return refuse('not-asked', 'That was answered already, or taken back.', 'askId')
     const takenBack = ask.by === personId

@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
 import { layerNumber, layerOf } from '../layer'
@@ -11,13 +12,15 @@ import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Approved {
-  pullId: string
-  layerId: string
-  reason: string
+class Approved {
+  static readonly sample: Approved = { pullId: 'p', layerId: 'l', reason: '' }
+
+  @Id('pull') pullId!: string
+  @Id('layer') layerId!: string
+  @Words(500) reason!: string
 }
 
-interface Set extends Omit<Approved, 'layerId'> {
+interface StandardSet extends Omit<Approved, 'layerId'> {
   /** Null in old ledgers, which meant the layer of the proof. */
   layerId: string | null
   /** The proof that was the standard of this layer before. */
@@ -27,7 +30,7 @@ interface Set extends Omit<Approved, 'layerId'> {
 const batSet = defineEvent(
   edition,
   'bat-set',
-  (state, { pullId, layerId: named, reason }: Set, event) => {
+  (state, { pullId, layerId: named, reason }: StandardSet, event) => {
     const layerId = named ?? pullOf(state, pullId)?.layerId
     if (layerId === undefined) return state
     const before = standardOf(state, layerId)
@@ -42,9 +45,9 @@ const batSet = defineEvent(
 )
 
 /** A proof is right to print: the pulls of its layer are held against it. The last layer's is the BAT. */
-export const approveProof = definePlainAct(edition, 'approve-proof', theirs, {
+export const approveProof = defineAct(edition, 'approve-proof', Approved, theirs, {
   events: [batSet],
-  rule: ({ edition }, data: Approved) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     const unfit = proofFault(edition, pull, data.layerId)

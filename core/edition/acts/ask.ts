@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn } from 'class-validator'
+import { Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
@@ -7,14 +9,16 @@ import type { StudioState } from '../../stores/studio/state'
 import { studio } from '../../stores/studio/stream'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
-import { type About, type AskFor, isSameMatter, openAsks, signedOff } from '../sign-offs'
+import { About, type AskFor, asksFor, isSameMatter, openAsks, signedOff } from '../sign-offs'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Asked extends About {
-  what: AskFor
-  words: string
+class Asked extends About {
+  static readonly sample: Asked = { what: 'cut', layerId: 'l', pressId: null, words: 'the yellow is all pulled' }
+
+  @IsIn(asksFor) what!: AskFor
+  @Words(300) words!: string
 }
 
 const asked = defineEvent(edition, 'asked', (state, { askId, ...ask }: Asked & { askId: string }, event) =>
@@ -24,10 +28,10 @@ const asked = defineEvent(edition, 'asked', (state, { askId, ...ask }: Asked & {
 )
 
 /** Somebody at the bench asks staff to come, or to sign something off. */
-export const ask = definePlainAct(edition, 'ask', theirs, {
+export const ask = defineAct(edition, 'ask', Asked, theirs, {
   needs: () => ({ room: studio.of() }),
   events: [asked],
-  rule: ({ edition, room }, data: Asked, { commandId, personId }) => {
+  rule: ({ edition, room }, data, { commandId, personId }) => {
     const waiting = openAsks(edition).some((one) => one.by === personId && isSameMatter(one, data))
     if (waiting) return refuse('asked-already', 'You have asked already: it stands on the instructor’s list.')
     return (

@@ -1,20 +1,23 @@
-import { definePlainAct } from '../../ground/act'
+import { Words } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { printers } from '../../ground/who'
 import { blockCancelled } from '../../stores/block/events/block-cancelled'
 import { block } from '../../stores/block/stream'
 import { madeFor, notTheirBlock } from '../whose-block'
 
-interface Cancelled {
-  reason: string
+class Cancelled {
+  static readonly sample: Cancelled = { reason: 'scored across' }
+
+  @Words(500) reason!: string
 }
 
 /** The owners of a block score it, so that nothing more can be printed from it. This cannot be undone. */
-export const cancelBlock = definePlainAct(block, 'cancel-block', printers, {
+export const cancelBlock = defineAct(block, 'cancel-block', Cancelled, printers, {
   guarded: true,
   leadsTo: ({ block }) => ({ owners: madeFor([block]) }),
   events: [blockCancelled],
-  rule: ({ block, owners }, { reason }: Cancelled, context) => {
+  rule: ({ block, owners }, { reason }, context) => {
     const anothers = notTheirBlock(owners, context)
     if (anothers) return anothers
     if (block.cancelled) return refuse('cancelled', 'This block is cancelled already.')

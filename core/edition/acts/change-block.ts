@@ -1,5 +1,6 @@
-import { blockFault, type BlockDescription } from '../../block/block'
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Part } from '../../ground/shape'
+import { BlockDescription, blockFault } from '../../block/block'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuseFault } from '../../ground/refusal'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
@@ -10,9 +11,11 @@ import { edition } from '../stream'
 import { theirs } from '../who'
 import { madeFor, notTheirBlock } from '../whose-block'
 
-interface BlockChanged {
-  blockId: string
-  block: BlockDescription
+class BlockChanged {
+  static readonly sample: BlockChanged = { blockId: 'b', block: BlockDescription.sample }
+
+  @Id('block') blockId!: string
+  @Part(() => BlockDescription) block!: BlockDescription
 }
 
 const blockChanged = defineEvent(edition, 'block-changed', (state, { blockId, block }: BlockChanged) =>
@@ -20,11 +23,11 @@ const blockChanged = defineEvent(edition, 'block-changed', (state, { blockId, bl
 )
 
 /** What is said of a block is put right. */
-export const changeBlock = definePlainAct(edition, 'change-block', theirs, {
-  needs: (data: BlockChanged) => ({ book: block.of(data.blockId) }),
+export const changeBlock = defineAct(edition, 'change-block', BlockChanged, theirs, {
+  needs: (data) => ({ book: block.of(data.blockId) }),
   leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [blockChanged, blockWritten],
-  rule: ({ edition, book, owners }, data: BlockChanged, context) => {
+  rule: ({ edition, book, owners }, data, context) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
     const others = notTheirBlock(owners, context)
     if (others) return others

@@ -1,8 +1,10 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Part, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
-import { type EditionPlan, planDefaults } from '../../plan/plan'
+import { planDefaults } from '../../plan/defaults'
+import { EditionPlan } from '../../plan/plan'
 import { planGate } from '../gates'
 import type { EditionState } from '../state'
 import { allSeries, isOpenWork, type ProofSeries, proofSeries } from '../../print/series'
@@ -12,10 +14,12 @@ import { anySigned } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface PlanChanged {
-  title: string
-  plan: EditionPlan
-  reason: string
+class PlanChanged {
+  static readonly sample: PlanChanged = { title: 'Tide Gauge', plan: EditionPlan.sample, reason: '' }
+
+  @Words(120) title!: string
+  @Part(() => EditionPlan) plan!: EditionPlan
+  @Words(500) reason!: string
 }
 
 const planChanged = defineEvent(
@@ -42,10 +46,10 @@ const planChanged = defineEvent(
 )
 
 /** The plan changes. It may until the first number is signed; from then on its size only by amendment. */
-export const changePlan = definePlainAct(edition, 'change-plan', theirs, {
+export const changePlan = defineAct(edition, 'change-plan', PlanChanged, theirs, {
   guarded: true,
   events: [planChanged],
-  rule: ({ edition }, data: PlanChanged, asker) =>
+  rule: ({ edition }, data, asker) =>
     planGate(edition, asker) ??
     planFault(data.title, data.plan) ??
     becomesAnother(edition, data.plan) ??

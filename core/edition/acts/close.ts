@@ -1,7 +1,10 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn } from 'class-validator'
+import { Ids, Words } from '../../ground/shape'
+import { mostBlocks } from '../block'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
-import { type BlockEnd, blockEndWords, isCancelled } from '../../print/block-end'
+import { type BlockEnd, blockEnds, blockEndWords, isCancelled } from '../../print/block-end'
 import { blockCancelled } from '../../stores/block/events/block-cancelled'
 import type { BlockState } from '../../stores/block/state'
 import { block } from '../../stores/block/stream'
@@ -10,14 +13,16 @@ import { edition } from '../stream'
 import { theirs } from '../who'
 import { madeFor, notTheirBlock } from '../whose-block'
 
-interface Closed {
-  note: string
-  block: BlockEnd
+class Closed {
+  @Words(2000) note!: string
+  @IsIn(blockEnds) block!: BlockEnd
 }
 
-interface Asked extends Closed {
+class Asked extends Closed {
+  static readonly sample: Asked = { note: '', block: 'cancelled with a proof', blockIds: [] }
+
   /** All the blocks of the edition. */
-  blockIds: string[]
+  @Ids('block', mostBlocks) blockIds!: string[]
 }
 
 const editionClosed = defineEvent(
@@ -51,13 +56,13 @@ function saidOtherwise(end: BlockEnd, blocks: readonly BlockState[]): Refused | 
 }
 
 /** The edition is done and can only be read. A block that is said to be cancelled is cancelled for every edition. */
-export const close = definePlainAct(edition, 'close', theirs, {
+export const close = defineAct(edition, 'close', Asked, theirs, {
   asksAgain: true,
   guarded: true,
-  needs: ({ blockIds }: Asked) => ({ blocks: blockIds.map(block.of) }),
+  needs: ({ blockIds }) => ({ blocks: blockIds.map(block.of) }),
   leadsTo: ({ blocks }, { block: end }) => ({ owners: isCancelled(end) ? madeFor(blocks) : [] }),
   events: [editionClosed, blockCancelled],
-  rule: ({ edition, blocks, owners }, { note, block, blockIds }: Asked, context) => {
+  rule: ({ edition, blocks, owners }, { note, block, blockIds }, context) => {
     const known = new Set(blockIds)
     if (
       known.size !== blockIds.length ||

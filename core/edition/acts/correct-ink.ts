@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { batch } from '../../stores/batch/stream'
 import { editPull } from '../edit'
@@ -8,13 +9,15 @@ import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Correct {
+class Correct {
+  static readonly sample: Correct = { pullId: 'p', from: 'b', to: 'b2', reason: 'the wrong tin' }
+
   /** The first pull that had the other ink. */
-  pullId: string
+  @Id('pull') pullId!: string
   /** The batch it was counted with, and the one that was really on the slab. */
-  from: string
-  to: string
-  reason: string
+  @Id('batch') from!: string
+  @Id('batch') to!: string
+  @Words(500) reason!: string
 }
 
 interface Corrected extends Correct {
@@ -33,10 +36,10 @@ const inkCorrected = defineEvent(edition, 'ink-corrected', (state, { pullIds, fr
 )
 
 /** The wrong batch was noticed late: from one pull of its layer on, the ink was another. */
-export const correctInk = definePlainAct(edition, 'correct-ink', theirs, {
-  needs: (data: Correct) => ({ batch: batch.of(data.to) }),
+export const correctInk = defineAct(edition, 'correct-ink', Correct, theirs, {
+  needs: (data) => ({ batch: batch.of(data.to) }),
   events: [inkCorrected],
-  rule: ({ edition, batch }, data: Correct) => {
+  rule: ({ edition, batch }, data) => {
     const first = pullOf(edition, data.pullId)
     if (!first) return unknownPull()
     if (batch.name === '')

@@ -1,14 +1,18 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
-import type { Verdict } from '../../print/verdicts'
+import { IsIn } from 'class-validator'
+import { SheetId, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
+import { type Verdict, verdicts } from '../../print/verdicts'
 import { curatingFault } from '../curating-fault'
 import { editSheet } from '../edit'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Curated {
-  sheetId: number
-  verdict: Verdict
-  reason: string
+class Curated {
+  static readonly sample: Curated = { sheetId: 1, verdict: 'good', reason: '' }
+
+  @SheetId() sheetId!: number
+  @IsIn(verdicts) verdict!: Verdict
+  @Words(500) reason!: string
 }
 
 const sheetCurated = defineEvent(edition, 'sheet-curated', (state, { sheetId, verdict, reason }: Curated, event) =>
@@ -19,7 +23,7 @@ const sheetCurated = defineEvent(edition, 'sheet-curated', (state, { sheetId, ve
 )
 
 /** A print is looked at beside the BAT. */
-export const curate = definePlainAct(edition, 'curate', theirs, {
+export const curate = defineAct(edition, 'curate', Curated, theirs, {
   events: [sheetCurated],
-  rule: ({ edition }, data: Curated) => curatingFault(edition, data) ?? [sheetCurated.on(edition, data)],
+  rule: ({ edition }, data) => curatingFault(edition, data) ?? [sheetCurated.on(edition, data)],
 })

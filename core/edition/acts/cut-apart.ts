@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetIds } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { unknownSheet } from '../refusals'
@@ -6,8 +7,10 @@ import { pieceOf, sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Cut {
-  sheetIds: number[]
+class Cut {
+  static readonly sample: Cut = { sheetIds: [1] }
+
+  @SheetIds() sheetIds!: number[]
 }
 
 const cutApartEvent = defineEvent(edition, 'cut-apart', (state, { sheetIds }: Cut) =>
@@ -15,9 +18,9 @@ const cutApartEvent = defineEvent(edition, 'cut-apart', (state, { sheetIds }: Cu
 )
 
 /** Pieces of paper that hold several images are cut: each image is a sheet by itself, with its own history and serial. */
-export const cutApart = definePlainAct(edition, 'cut-apart', theirs, {
+export const cutApart = defineAct(edition, 'cut-apart', Cut, theirs, {
   events: [cutApartEvent],
-  rule: ({ edition }, data: Cut) => {
+  rule: ({ edition }, data) => {
     if (data.sheetIds.length === 0) return refuse('no-sheet', 'Choose the sheets to cut apart.', 'sheetIds')
     const cut = new Set<number>()
     for (const id of data.sheetIds) {

@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { cutGate, dayGate } from '../gates'
 import { editLayer } from '../edit'
@@ -7,8 +8,10 @@ import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirsInClass } from '../who'
 
-interface Cut {
-  layerId: string
+class Cut {
+  static readonly sample: Cut = { layerId: 'l' }
+
+  @Id('layer') layerId!: string
 }
 
 const blockCutFurther = defineEvent(edition, 'block-cut-further', (state, { layerId }: Cut) =>
@@ -16,10 +19,10 @@ const blockCutFurther = defineEvent(edition, 'block-cut-further', (state, { laye
 )
 
 /** The block of a reduction is cut to its next state: the point of no return for this layer. */
-export const cutFurther = definePlainAct(edition, 'cut-further', theirsInClass, {
+export const cutFurther = defineAct(edition, 'cut-further', Cut, theirsInClass, {
   guarded: true,
   events: [blockCutFurther],
-  rule: ({ edition }, data: Cut, asker) => {
+  rule: ({ edition }, data, asker) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     if (layer.withoutPull)

@@ -1,16 +1,19 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, SheetIds } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { layerOf } from '../layer'
-import { livePullsOn } from '../pull'
+import { countedPullsOn } from '../pull'
 import { unknownLayer } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Dry {
-  layerId: string
-  sheetIds: number[]
+class Dry {
+  static readonly sample: Dry = { layerId: 'l', sheetIds: [1, 2] }
+
+  @Id('layer') layerId!: string
+  @SheetIds() sheetIds!: number[]
 }
 
 const declaredDry = defineEvent(edition, 'declared-dry', (state, { layerId, sheetIds }: Dry) =>
@@ -24,16 +27,16 @@ const declaredDry = defineEvent(edition, 'declared-dry', (state, { layerId, shee
 )
 
 /** A person has felt that a layer is dry on these sheets. */
-export const declareDry = definePlainAct(edition, 'declare-dry', theirs, {
+export const declareDry = defineAct(edition, 'declare-dry', Dry, theirs, {
   events: [declaredDry],
-  rule: ({ edition }, data: Dry) => {
+  rule: ({ edition }, data) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     const bare = data.sheetIds.find((id) => {
       const sheet = sheetOf(edition, id)
       const isOn =
         sheet &&
-        (sheet.laid.includes(layer.id) || livePullsOn(edition, sheet).some((pull) => pull.layerId === layer.id))
+        (sheet.laid.includes(layer.id) || countedPullsOn(edition, sheet).some((pull) => pull.layerId === layer.id))
       return !isOn
     })
     if (bare !== undefined) return refuse('not-printed', `Sheet ${bare} does not carry ${layer.name}.`, 'sheetIds')

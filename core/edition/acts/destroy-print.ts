@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetId, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { studio } from '../../stores/studio/stream'
 import { editSheet } from '../edit'
@@ -6,9 +7,11 @@ import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Destroyed {
-  sheetId: number
-  reason: string
+class Destroyed {
+  static readonly sample: Destroyed = { sheetId: 1, reason: 'x' }
+
+  @SheetId() sheetId!: number
+  @Words(500) reason!: string
 }
 
 const printDestroyed = defineEvent(
@@ -19,10 +22,10 @@ const printDestroyed = defineEvent(
 )
 
 /** A numbered print is destroyed. Whether another may take its number is the studio's policy at that moment. */
-export const destroyPrint = definePlainAct(edition, 'destroy-print', theirs, {
-  needs: (_data: Destroyed) => ({ studio: studio.of() }),
+export const destroyPrint = defineAct(edition, 'destroy-print', Destroyed, theirs, {
+  needs: () => ({ studio: studio.of() }),
   events: [printDestroyed],
-  rule: ({ edition, studio }, data: Destroyed) => {
+  rule: ({ edition, studio }, data) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet?.mark)
       return refuse(

@@ -1,4 +1,7 @@
-import { definePlainAct } from '../../ground/act'
+import { IsInt, Max, Min } from 'class-validator'
+import { heaviest } from '../../ink/amount'
+import { Id, OrNull, Unit, Words } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { inkDrawn } from '../../stores/batch/events/ink-drawn'
@@ -7,18 +10,20 @@ import { batch } from '../../stores/batch/stream'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Draw {
-  milligrams: number
-  editionStream: string
-  layerId: string | null
-  note: string
+class Draw {
+  static readonly sample: Draw = { milligrams: 20, editionStream: 'edition:e', layerId: 'l', note: '' }
+
+  @IsInt() @Min(1) @Max(heaviest) @Unit('mg') milligrams!: number
+  @Words(80) editionStream!: string
+  @OrNull() @Id('layer') layerId!: string | null
+  @Words(200) note!: string
 }
 
 /** Ink is taken to a press, for an edition, by those who print it. */
-export const drawInk = definePlainAct(batch, 'draw-ink', theirs, {
+export const drawInk = defineAct(batch, 'draw-ink', Draw, theirs, {
   needs: ({ editionStream }: Draw) => ({ edition: edition.of(streamId(editionStream)) }),
   events: [inkDrawn],
-  rule: ({ batch }, data: Draw) => {
+  rule: ({ batch }, data) => {
     if (data.milligrams > batch.left + scaleTolerance)
       return refuse(
         'not-enough',

@@ -1,21 +1,24 @@
-import { definePlainAct } from '../../ground/act'
+import { Id, OrNull, Part } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { refuse, refuseFault } from '../../ground/refusal'
-import { registerFault, type RegisterPlan } from '../../register/registration'
+import { registerFault, RegisterPlan } from '../../register/registration'
 import { studio } from '../../stores/studio/stream'
 import { registerDrawn } from '../events/register-drawn'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Register {
-  register: RegisterPlan
-  formatId: string | null
+class Register {
+  static readonly sample: Register = { register: RegisterPlan.sample, formatId: null }
+
+  @Part(() => RegisterPlan) register!: RegisterPlan
+  @OrNull() @Id('format') formatId!: string | null
 }
 
 /** The registration sheet is drawn. */
-export const drawRegister = definePlainAct(edition, 'draw-register', theirs, {
-  needs: (_data: Register) => ({ studio: studio.of() }),
+export const drawRegister = defineAct(edition, 'draw-register', Register, theirs, {
+  needs: () => ({ studio: studio.of() }),
   events: [registerDrawn],
-  rule: ({ edition, studio }, data: Register) => {
+  rule: ({ edition, studio }, data) => {
     if (data.formatId !== null && !studio.seriesFormats.some((format) => format.id === data.formatId))
       return refuse(
         'unknown-format',

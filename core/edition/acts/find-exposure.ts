@@ -1,5 +1,6 @@
-import type { ExposureRecord } from '../../block/exposure'
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Part } from '../../ground/shape'
+import { ExposureRecord } from '../../block/exposure'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
@@ -10,9 +11,14 @@ import { edition } from '../stream'
 import { theirs } from '../who'
 import { madeFor, notTheirBlock } from '../whose-block'
 
-interface Exposure {
-  blockId: string
-  exposure: ExposureRecord
+class Exposure {
+  static readonly sample: Exposure = {
+    blockId: 'b',
+    exposure: { steps: [30, 42], firstHolding: null, exposure: 42, washOut: 180, hardening: 0, note: '' },
+  }
+
+  @Id('block') blockId!: string
+  @Part(() => ExposureRecord) exposure!: ExposureRecord
 }
 
 const exposureFound = defineEvent(edition, 'exposure-found', (state, { blockId, exposure }: Exposure, event) =>
@@ -23,11 +29,11 @@ const exposureFound = defineEvent(edition, 'exposure-found', (state, { blockId, 
 )
 
 /** The exposure of a plate is found by its step test. */
-export const findExposure = definePlainAct(edition, 'find-exposure', theirs, {
-  needs: (data: Exposure) => ({ book: block.of(data.blockId) }),
+export const findExposure = defineAct(edition, 'find-exposure', Exposure, theirs, {
+  needs: (data) => ({ book: block.of(data.blockId) }),
   leadsTo: ({ book }) => ({ owners: madeFor([book]) }),
   events: [exposureFound, blockWritten],
-  rule: ({ edition, book, owners }, data: Exposure, context) => {
+  rule: ({ edition, book, owners }, data, context) => {
     if (!hasBlock(edition, data.blockId)) return unknownBlock()
     const others = notTheirBlock(owners, context)
     if (others) return others

@@ -1,5 +1,7 @@
+import { IsBoolean, Length } from 'class-validator'
+import { SheetIds } from '../../ground/shape'
 import { stepsOf } from '../../finish/plan'
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
@@ -11,12 +13,14 @@ import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Finished {
+class Finished {
+  static readonly sample: Finished = { step: 'colour y', sheetIds: [1], isDone: true }
+
   /** Key of the step. */
-  step: string
-  sheetIds: number[]
+  @Length(1, 80) step!: string
+  @SheetIds() sheetIds!: number[]
   /** False takes it back. */
-  isDone: boolean
+  @IsBoolean() isDone!: boolean
 }
 
 const sheetsFinished = defineEvent(
@@ -37,9 +41,9 @@ const sheetsFinished = defineEvent(
 )
 
 /** Prints went through one step after the press, a batch at a time as a rule. */
-export const finishSheets = definePlainAct(edition, 'finish-sheets', theirs, {
+export const finishSheets = defineAct(edition, 'finish-sheets', Finished, theirs, {
   events: [sheetsFinished],
-  rule: ({ edition }, data: Finished) => {
+  rule: ({ edition }, data) => {
     const step = stepsOf(edition.finishing).find(({ key }) => key === data.step)
     if (!step) return refuse('unknown-step', 'That step is not planned any more. Look at the plan again.', 'step')
     const sheetIds = [...new Set(data.sheetIds)]

@@ -1,7 +1,9 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn, IsInt, Max, Min } from 'class-validator'
+import { Parts, SheetId } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
-import { isOpenWork, type Series } from '../../print/series'
+import { allSeries, isOpenWork, type Series } from '../../print/series'
 import { editSheet } from '../edit'
 import { plannedSize, usedNumbers } from '../numbers'
 import { placeOf } from '../places'
@@ -11,15 +13,17 @@ import { openWork } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Assignment {
-  sheetId: number
-  number: number
+class Assignment {
+  @SheetId() sheetId!: number
+  @IsInt() @Min(0) @Max(5000) number!: number
 }
 
-interface Numbers {
-  series: Series
-  size: number
-  assignments: Assignment[]
+class Numbers {
+  static readonly sample: Numbers = { series: 'AP', size: 2, assignments: [{ sheetId: 1, number: 1 }] }
+
+  @IsIn(allSeries) series!: Series
+  @IsInt() @Min(1) @Max(2000) size!: number
+  @Parts(() => Assignment, 2000) assignments!: Assignment[]
 }
 
 const numbersGiven = defineEvent(edition, 'numbers-given', (state, { series, size, assignments }: Numbers) => {
@@ -31,10 +35,10 @@ const numbersGiven = defineEvent(edition, 'numbers-given', (state, { series, siz
 })
 
 /** Numbers are given to curated prints, all or none. */
-export const giveNumbers = definePlainAct(edition, 'give-numbers', theirs, {
+export const giveNumbers = defineAct(edition, 'give-numbers', Numbers, theirs, {
   guarded: true,
   events: [numbersGiven],
-  rule: ({ edition }, data: Numbers) => {
+  rule: ({ edition }, data) => {
     if (isOpenWork(edition.plan)) return openWork()
     if (data.assignments.length === 0)
       return refuse('no-sheet', 'No sheet was chosen, so no number was given.', 'assignments')

@@ -1,4 +1,6 @@
-import { definePlainAct } from '../../ground/act'
+import { IsInt, Max, Min } from 'class-validator'
+import { Id, Unit, Words } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
@@ -12,18 +14,20 @@ import { openAsks } from '../sign-offs'
 import { edition } from '../stream'
 import { isNamed } from '../who'
 
-interface Giving {
-  lotId: string
-  personId: string
-  sheets: number
-  note: string
+class Giving {
+  static readonly sample: Giving = { lotId: 'l', personId: 'p', sheets: 1, note: 'one was torn' }
+
+  @Id('lot') lotId!: string
+  @Id('person') personId!: string
+  @IsInt() @Min(1) @Max(1000) @Unit('sheets') sheets!: number
+  @Words(300) note!: string
 }
 
 /** More good sheets into the hands of somebody who has used up theirs; whoever asked for them is answered by it. */
-export const givePaper = definePlainAct(edition, 'give-paper', staff, {
-  needs: ({ lotId }: Giving) => ({ lot: lot.of(lotId) }),
+export const givePaper = defineAct(edition, 'give-paper', Giving, staff, {
+  needs: ({ lotId }) => ({ lot: lot.of(lotId) }),
   events: [paperRationed, paperReleased, askAnswered],
-  rule: ({ edition, lot }, { personId, sheets, note }: Giving, { commandId }) => {
+  rule: ({ edition, lot }, { personId, sheets, note }, { commandId }) => {
     if (lot.name === '') return refuse('unknown-lot', 'That paper lot is not here. Choose another.', 'lotId')
     if (!isNamed(edition, personId))
       return refuse('unknown-person', 'Say for whom: somebody who prints this edition.', 'personId')

@@ -1,15 +1,19 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn } from 'class-validator'
+import { Id, OrNull } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import type { Grade } from '../../press/dial-in'
+import { type Grade, grades } from '../../press/dial-in'
 import { editPull } from '../edit'
 import { pullOf } from '../pull'
 import { unknownPull } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Graded {
-  pullId: string
-  grade: Grade | null
+class Graded {
+  static readonly sample: Graded = { pullId: 'p', grade: -1 }
+
+  @Id('pull') pullId!: string
+  @OrNull() @IsIn(grades) grade!: Grade | null
 }
 
 const pullGraded = defineEvent(edition, 'pull-graded', (state, { pullId, grade }: Graded) =>
@@ -17,9 +21,9 @@ const pullGraded = defineEvent(edition, 'pull-graded', (state, { pullId, grade }
 )
 
 /** How much ink a pull carries beside the standard: one touch, or none; it says nothing of its verdict. */
-export const gradePull = definePlainAct(edition, 'grade-pull', theirs, {
+export const gradePull = defineAct(edition, 'grade-pull', Graded, theirs, {
   events: [pullGraded],
-  rule: ({ edition }, data: Graded) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     if (pull.kind !== 'pull')

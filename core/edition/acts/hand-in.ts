@@ -1,9 +1,9 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
 import type { Assignment } from '../assignment'
-import type { HandedIn } from '../hand-in'
+import { HandedIn } from '../hand-in'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
@@ -12,9 +12,9 @@ const handedIn = defineEvent(edition, 'handed-in', (state, data: HandedIn, event
 )
 
 /** The work is handed in: the pictures the assignment names, and what its student says to each of its points. */
-export const handIn = definePlainAct(edition, 'hand-in', theirs, {
+export const handIn = defineAct(edition, 'hand-in', HandedIn, theirs, {
   events: [handedIn],
-  rule: ({ edition }, data: HandedIn) =>
+  rule: ({ edition }, data) =>
     edition.assignment === null
       ? refuse('no-assignment', 'This edition belongs to no class’s assignment; there is nobody to hand it in to.')
       : (missing(edition.assignment, data) ?? [handedIn.on(edition, data)]),

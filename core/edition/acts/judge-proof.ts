@@ -1,8 +1,8 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import type { ProofSaid } from '../proof-notes'
+import { ProofSaid } from '../proof-notes'
 import { pullOf } from '../pull'
 import { unknownPull } from '../refusals'
 import { edition } from '../stream'
@@ -14,9 +14,9 @@ const proofJudged = defineEvent(edition, 'proof-judged', (state, data: ProofSaid
 })
 
 /** A proof is held to the light: its impression, its ink, and what it was rolled up with. */
-export const judgeProof = definePlainAct(edition, 'judge-proof', theirs, {
+export const judgeProof = defineAct(edition, 'judge-proof', ProofSaid, theirs, {
   events: [proofJudged],
-  rule: ({ edition }, data: ProofSaid) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     if (pull.kind !== 'proof') return refuse('not-a-proof', 'Impression and ink are judged of proofs.', 'pullId')

@@ -1,6 +1,8 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validator'
+import { Id, OrNull, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import type { Rescue, Verdict } from '../../print/verdicts'
+import { type Rescue, rescues, type Verdict, verdicts } from '../../print/verdicts'
 import { editPull, editSheet } from '../edit'
 import { pullOf } from '../pull'
 import { heldFast, unknownFault, unknownPull } from '../refusals'
@@ -9,12 +11,14 @@ import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Judged {
-  pullId: string
-  verdict: Verdict
-  faults: string[]
-  rescued: Rescue | null
-  reason: string
+class Judged {
+  static readonly sample: Judged = { pullId: 'p', verdict: 'doubtful', faults: [], rescued: 'burnished', reason: '' }
+
+  @Id('pull') pullId!: string
+  @IsIn(verdicts) verdict!: Verdict
+  @IsArray() @ArrayMaxSize(10) @IsString({ each: true }) @MaxLength(20, { each: true }) faults!: string[]
+  @OrNull() @IsIn(rescues) rescued!: Rescue | null
+  @Words(500) reason!: string
 }
 
 const pullJudged = defineEvent(edition, 'pull-judged', (state, { pullId, verdict, faults, rescued }: Judged) =>
@@ -34,9 +38,9 @@ function judgedAnew(state: EditionState, pullId: string, verdict: Verdict): Edit
 }
 
 /** A pull is looked at again: its verdict, its faults, how it was rescued. It is said of every sheet it printed. */
-export const judgePull = definePlainAct(edition, 'judge-pull', theirs, {
+export const judgePull = defineAct(edition, 'judge-pull', Judged, theirs, {
   events: [pullJudged],
-  rule: ({ edition }, data: Judged) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     if (pull.voided) return refuse('voided', 'This pull is void. Restore it before judging it.')

@@ -1,16 +1,19 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { type Verdict, worst } from '../../print/verdicts'
 import { editPull, editSheet } from '../edit'
-import { isLive, pullOf, saidOn, type SheetSaid } from '../pull'
+import { isLive, pullOf, saidOn, SheetSaid } from '../pull'
 import { heldFast, unknownFault, unknownPull, unknownSheet } from '../refusals'
 import { carriersOf, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Judged extends SheetSaid {
-  pullId: string
+class Judged extends SheetSaid {
+  static readonly sample: Judged = { pullId: 'p', sheetId: 1, verdict: 'reject', faults: ['salt'] }
+
+  @Id('pull') pullId!: string
 }
 
 const sheetJudged = defineEvent(edition, 'sheet-judged', (state, { pullId, ...said }: Judged) => {
@@ -50,9 +53,9 @@ function agreeing(state: EditionState, sheetId: number, verdict: Verdict): Editi
 }
 
 /** Of several sheets that one pull printed, one came out otherwise than the others. */
-export const judgeSheet = definePlainAct(edition, 'judge-sheet', theirs, {
+export const judgeSheet = defineAct(edition, 'judge-sheet', Judged, theirs, {
   events: [sheetJudged],
-  rule: ({ edition }, data: Judged) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     if (!isLive(pull)) return refuse('not-counted', 'This pull is void or disputed; it lies on no sheet.')

@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, SheetIds } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { layerOf } from '../layer'
@@ -8,9 +9,11 @@ import { isDryFor, isWaiting } from '../stack'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Laid {
-  layerId: string
-  sheetIds: number[]
+class Laid {
+  static readonly sample: Laid = { layerId: 'l', sheetIds: [1] }
+
+  @Id('layer') layerId!: string
+  @SheetIds() sheetIds!: number[]
 }
 
 const layerLaid = defineEvent(edition, 'layer-laid', (state, { layerId, sheetIds }: Laid) =>
@@ -31,9 +34,9 @@ const layerLaid = defineEvent(edition, 'layer-laid', (state, { layerId, sheetIds
 )
 
 /** A layer is laid on sheets without a press: they are gilded, or were coloured before. */
-export const layLayer = definePlainAct(edition, 'lay-layer', theirs, {
+export const layLayer = defineAct(edition, 'lay-layer', Laid, theirs, {
   events: [layerLaid],
-  rule: ({ edition }, data: Laid) => {
+  rule: ({ edition }, data) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     if (!layer.withoutPull)

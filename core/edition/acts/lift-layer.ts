@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, SheetIds, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { layerNumber, layerOf } from '../layer'
@@ -8,10 +9,12 @@ import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Lifted {
-  layerId: string
-  sheetIds: number[]
-  reason: string
+class Lifted {
+  static readonly sample: Lifted = { layerId: 'l', sheetIds: [1], reason: 'counted one too many' }
+
+  @Id('layer') layerId!: string
+  @SheetIds() sheetIds!: number[]
+  @Words(500) reason!: string
 }
 
 const layerLifted = defineEvent(edition, 'layer-lifted', (state, { layerId, sheetIds }: Lifted) =>
@@ -28,9 +31,9 @@ const layerLifted = defineEvent(edition, 'layer-lifted', (state, { layerId, shee
 )
 
 /** A layer was counted on sheets that do not carry it: it is taken off them again, with the reason. */
-export const liftLayer = definePlainAct(edition, 'lift-layer', theirs, {
+export const liftLayer = defineAct(edition, 'lift-layer', Lifted, theirs, {
   events: [layerLifted],
-  rule: ({ edition }, data: Lifted) => {
+  rule: ({ edition }, data) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     if (data.sheetIds.length === 0) return refuse('no-sheet', 'Choose the sheets it is not on.', 'sheetIds')

@@ -1,12 +1,15 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetIds } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { outsideMarks } from '../pencil'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface MarkedOutside {
-  sheetIds: number[]
+class MarkedOutside {
+  static readonly sample: MarkedOutside = { sheetIds: [1] }
+
+  @SheetIds() sheetIds!: number[]
 }
 
 const outsideMarked = defineEvent(edition, 'outside-marked', (state, { sheetIds }: MarkedOutside) =>
@@ -14,9 +17,9 @@ const outsideMarked = defineEvent(edition, 'outside-marked', (state, { sheetIds 
 )
 
 /** Proofs, the archive’s prints and rejects carry their mark, so that nobody takes them for prints of the edition. */
-export const markOutside = definePlainAct(edition, 'mark-outside', theirs, {
+export const markOutside = defineAct(edition, 'mark-outside', MarkedOutside, theirs, {
   events: [outsideMarked],
-  rule: ({ edition }, data: MarkedOutside) => {
+  rule: ({ edition }, data) => {
     const sheetIds = [...new Set(data.sheetIds)]
     if (sheetIds.length === 0) return refuse('no-sheet', 'Choose the sheets that carry their mark.', 'sheetIds')
     const outside = new Map(outsideMarks(edition).map(({ sheet }) => [sheet.id, sheet]))

@@ -1,16 +1,20 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsInt, Max, Min } from 'class-validator'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing } from '../../ground/refusal'
 import { editPull, layOnSheets, takeOffSheets } from '../edit'
 import { pullOf } from '../pull'
-import { type Move, slipMoves } from '../slip'
+import { furthestSlip, type Move, slipMoves } from '../slip'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Slip {
-  pullId: string
-  by: number
-  reason: string
+class Slip {
+  static readonly sample: Slip = { pullId: 'p', by: 1, reason: 'two sheets stuck together' }
+
+  @Id('pull') pullId!: string
+  @IsInt() @Min(-furthestSlip) @Max(furthestSlip) by!: number
+  @Words(500) reason!: string
 }
 
 interface SlipMended extends Slip {
@@ -36,10 +40,10 @@ function lain(state: EditionState, { pullId, to }: SlipMended['moves'][number]):
 }
 
 /** From one pull on everything was counted one sheet off: put right in one act. */
-export const mendSlip = definePlainAct(edition, 'mend-slip', theirs, {
+export const mendSlip = defineAct(edition, 'mend-slip', Slip, theirs, {
   guarded: true,
   events: [slipMended],
-  rule: ({ edition }, data: Slip) => {
+  rule: ({ edition }, data) => {
     const moves = slipMoves(edition, data.pullId, data.by)
     if ('refusal' in moves) return moves
     if (data.reason.trim() === '')

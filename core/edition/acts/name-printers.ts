@@ -1,9 +1,9 @@
-import { definePlainAct } from '../../ground/act'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { isStaff } from '../../ground/who'
 import type { StudioState } from '../../stores/studio/state'
 import { studio } from '../../stores/studio/stream'
-import { type Named, printersNamed } from '../events/printers-named'
+import { Named, printersNamed } from '../events/printers-named'
 import { edition } from '../stream'
 import { theirsSignedOff } from '../who'
 
@@ -13,10 +13,10 @@ const isHere = (room: StudioState, id: string) => room.people[id]?.active === tr
  * Who the edition is said to be: whoever is named may act on it. Members let others in on an edition of their own, so that
  * two can print together.
  */
-export const namePrinters = definePlainAct(edition, 'name-printers', theirsSignedOff, {
+export const namePrinters = defineAct(edition, 'name-printers', Named, theirsSignedOff, {
   needs: () => ({ room: studio.of() }),
   events: [printersNamed],
-  rule: ({ edition, room }, { artistId, printerIds }: Named, { role }) => {
+  rule: ({ edition, room }, { artistId, printerIds }, { role }) => {
     if (edition.assignment !== null && !isStaff(role))
       return refuse('not-allowed', 'This edition belongs to a class: its instructor names who prints it.', 'printerIds')
     const before = new Set([edition.artistId, ...edition.printerIds])

@@ -1,8 +1,8 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { imageOf } from '../fault-places'
-import type { FaultPlace } from '../state'
+import { FaultPlace } from '../state'
 import { pullOf } from '../pull'
 import { unknownPull } from '../refusals'
 import { edition } from '../stream'
@@ -21,9 +21,9 @@ const faultPlaced = defineEvent(edition, 'fault-placed', (state, data: FaultPlac
 )
 
 /** Where on the print a fault is seen; said again, it is there instead. */
-export const placeFault = definePlainAct(edition, 'place-fault', theirs, {
+export const placeFault = defineAct(edition, 'place-fault', FaultPlace, theirs, {
   events: [faultPlaced],
-  rule: ({ edition }, data: FaultPlace) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     if (pull.voided) return refuse('voided', 'This pull is void. Restore it before judging it.')

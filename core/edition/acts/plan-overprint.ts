@@ -1,14 +1,23 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Part } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
-import { mostLayers, type OverprintPlan } from '../../ink/roll-up'
+import { mostLayers, OverprintPlan } from '../../ink/roll-up'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Overprint {
-  overprint: OverprintPlan
+class Overprint {
+  static readonly sample: Overprint = {
+    overprint: {
+      paper: '#efe3c4',
+      layers: [{ layerId: 'l', batchId: null, thickness: 8 }],
+      wishes: [{ layers: ['l'], keep: 'paper', colour: null, layerId: null }],
+    },
+  }
+
+  @Part(() => OverprintPlan) overprint!: OverprintPlan
 }
 
 const overprintPlanned = defineEvent(edition, 'overprint-planned', (state, { overprint }: Overprint) =>
@@ -30,9 +39,9 @@ function wishesFit({ layers, wishes }: OverprintPlan): boolean {
 }
 
 /** The order of the layers is thought out, with the overlaps one cares for. */
-export const planOverprint = definePlainAct(edition, 'plan-overprint', theirs, {
+export const planOverprint = defineAct(edition, 'plan-overprint', Overprint, theirs, {
   events: [overprintPlanned],
-  rule: ({ edition }, data: Overprint) => {
+  rule: ({ edition }, data) => {
     const { layers } = data.overprint
     if (layers.length > mostLayers)
       return refuse(

@@ -1,5 +1,6 @@
-import { blockFault, type BlockDescription } from '../../block/block'
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Part } from '../../ground/shape'
+import { BlockDescription, blockFault } from '../../block/block'
+import { defineAct, defineEvent } from '../../ground/act'
 import { appended, changed } from '../../ground/fold'
 import { refuse, refuseFault } from '../../ground/refusal'
 import { newBook } from '../../stores/block/book'
@@ -9,9 +10,11 @@ import { hasBlock, mostBlocks, tooManyBlocks } from '../block'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Prepared {
-  blockId: string
-  block: BlockDescription
+class Prepared {
+  static readonly sample: Prepared = { blockId: 'b', block: BlockDescription.sample }
+
+  @Id('block') blockId!: string
+  @Part(() => BlockDescription) block!: BlockDescription
 }
 
 const blockPrepared = defineEvent(edition, 'block-prepared', (state, { blockId, block }: Prepared) =>
@@ -19,10 +22,10 @@ const blockPrepared = defineEvent(edition, 'block-prepared', (state, { blockId, 
 )
 
 /** A new block is taken in hand for the edition. */
-export const prepareBlock = definePlainAct(edition, 'prepare-block', theirs, {
-  needs: (data: Prepared) => ({ book: block.of(data.blockId) }),
+export const prepareBlock = defineAct(edition, 'prepare-block', Prepared, theirs, {
+  needs: (data) => ({ book: block.of(data.blockId) }),
   events: [blockPrepared, blockWritten],
-  rule: ({ edition, book }, data: Prepared) => {
+  rule: ({ edition, book }, data) => {
     if (edition.blocks.length >= mostBlocks) return tooManyBlocks()
     if (book.book !== null || hasBlock(edition, data.blockId))
       return refuse('already-there', 'That block is here already. Reload the page and look under Block.')

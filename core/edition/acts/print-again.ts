@@ -1,11 +1,12 @@
-import { definePlainAct } from '../../ground/act'
+import { Id, Ids, Part, Words } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { isStaff } from '../../ground/who'
-import type { EditionPlan } from '../../plan/plan'
+import { EditionPlan } from '../../plan/plan'
 import { blockWritten } from '../../stores/block/events/block-written'
 import { block } from '../../stores/block/stream'
-import { whySpent } from '../block'
+import { mostBlocks, whySpent } from '../block'
 import { blockUsed } from '../events/block-used'
 import { editionStarted } from '../events/edition-started'
 import { layerAdded } from '../events/layer-added'
@@ -24,12 +25,19 @@ import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { isNamed } from '../who'
 
-interface Again {
-  earlierId: string
+class Again {
+  static readonly sample: Again = {
+    earlierId: 'e',
+    blockIds: ['k'],
+    title: 'Tide Gauge, second edition',
+    plan: EditionPlan.sample,
+  }
+
+  @Id('earlier') earlierId!: string
   /** All the blocks of the earlier edition. */
-  blockIds: string[]
-  title: string
-  plan: EditionPlan
+  @Ids('block', mostBlocks) blockIds!: string[]
+  @Words(120) title!: string
+  @Part(() => EditionPlan) plan!: EditionPlan
 }
 
 /** Of a reduction only what is left of the block prints again. */
@@ -57,14 +65,15 @@ function layerAgain(state: EditionState, earlier: EditionState, layer: Layer, la
  * A new edition from the blocks of one that is closed: it takes over their states and inked share, the registration sheet
  * and the best setting. Each names the other in its record (craft step 15).
  */
-export const printAgain = definePlainAct(
+export const printAgain = defineAct(
   edition,
   'print-again',
+  Again,
   ({ role, personId }, { earlier }: { earlier: EditionState }) =>
     isStaff(role) || earlier.plan === null || isNamed(earlier, personId),
   {
     begins: true,
-    needs: ({ earlierId, blockIds }: Again) => ({ earlier: edition.of(earlierId), blocks: blockIds.map(block.of) }),
+    needs: ({ earlierId, blockIds }) => ({ earlier: edition.of(earlierId), blocks: blockIds.map(block.of) }),
     events: [
       editionStarted,
       printedFrom,
@@ -77,7 +86,7 @@ export const printAgain = definePlainAct(
       blockWritten,
       printedAgain,
     ],
-    rule: ({ edition, earlier, blocks }, { blockIds, title, plan }: Again, { commandId, personId }) => {
+    rule: ({ edition, earlier, blocks }, { blockIds, title, plan }, { commandId, personId }) => {
       if (earlier.plan === null)
         return refuse('unknown-edition', 'There is no such edition here. Open it from Editions and try again.')
       if (earlier.closedAt === null)

@@ -1,4 +1,4 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { defineAct, defineEvent } from '../../ground/act'
 import type { Context } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { studio } from '../../stores/studio/stream'
@@ -6,7 +6,7 @@ import { gateObjection } from '../gates'
 import { recordPull } from '../edit'
 import { layerOf } from '../layer'
 import { pullObjection } from '../objection'
-import type { Objection, PullData, PullSaid } from '../pull'
+import { type Objection, type PullData, PullSaid } from '../pull'
 import { unknownFault, unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
@@ -24,12 +24,12 @@ const pullDisputed = defineEvent(
  * One sheet meets the inked block. What happened at the press cannot be refused away: a pull that breaks a rule is stored
  * as disputed, is not counted, and waits for a person.
  */
-export const pull = definePlainAct(edition, 'pull', theirs, {
+export const pull = defineAct(edition, 'pull', PullSaid, theirs, {
   late: true,
   bearsDoubt: true,
   needs: () => ({ room: studio.of() }),
   events: [pulled, pullDisputed],
-  rule: ({ edition, room }, data: PullSaid, context) => {
+  rule: ({ edition, room }, data, context) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     const fault = unknownFault(data.faults, 'faults')

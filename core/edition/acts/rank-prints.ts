@@ -1,13 +1,16 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetIds } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { noPrint } from '../curating-fault'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Ranked {
+class Ranked {
+  static readonly sample: Ranked = { sheetIds: [2, 1] }
+
   /** The best first. */
-  sheetIds: number[]
+  @SheetIds() sheetIds!: number[]
 }
 
 const printsRanked = defineEvent(edition, 'prints-ranked', (state, { sheetIds }: Ranked) =>
@@ -15,9 +18,9 @@ const printsRanked = defineEvent(edition, 'prints-ranked', (state, { sheetIds }:
 )
 
 /** Prints are laid in an order by hand; those that are not named follow by their serials. */
-export const rankPrints = definePlainAct(edition, 'rank-prints', theirs, {
+export const rankPrints = defineAct(edition, 'rank-prints', Ranked, theirs, {
   events: [printsRanked],
-  rule: ({ edition }, data: Ranked) => {
+  rule: ({ edition }, data) => {
     if (new Set(data.sheetIds).size < data.sheetIds.length)
       return refuse(
         'sheet-twice',

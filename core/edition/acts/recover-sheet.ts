@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetId, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { unknownSheet } from '../refusals'
@@ -6,9 +7,11 @@ import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Recovered {
-  sheetId: number
-  reason: string
+class Recovered {
+  static readonly sample: Recovered = { sheetId: 1, reason: 'x' }
+
+  @SheetId() sheetId!: number
+  @Words(500) reason!: string
 }
 
 const sheetRecovered = defineEvent(edition, 'sheet-recovered', (state, { sheetId }: Recovered) =>
@@ -16,9 +19,9 @@ const sheetRecovered = defineEvent(edition, 'sheet-recovered', (state, { sheetId
 )
 
 /** A sheet marked spoiled is good after all. */
-export const recoverSheet = definePlainAct(edition, 'recover-sheet', theirs, {
+export const recoverSheet = defineAct(edition, 'recover-sheet', Recovered, theirs, {
   events: [sheetRecovered],
-  rule: ({ edition }, data: Recovered) => {
+  rule: ({ edition }, data) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet) return unknownSheet(data.sheetId)
     if (!sheet.spoiled) return refuse('not-spoiled', `Sheet ${sheet.id} is not marked spoiled.`)

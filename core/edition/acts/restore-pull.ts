@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editPull, layOnSheets } from '../edit'
 import { layerOf } from '../layer'
@@ -8,8 +9,10 @@ import { unknownPull } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Restored {
-  pullId: string
+class Restored {
+  static readonly sample: Restored = { pullId: 'p' }
+
+  @Id('pull') pullId!: string
 }
 
 const pullRestored = defineEvent(edition, 'pull-restored', (state, { pullId }: Restored) => {
@@ -23,9 +26,9 @@ const pullRestored = defineEvent(edition, 'pull-restored', (state, { pullId }: R
 })
 
 /** A void pull counts after all. */
-export const restorePull = definePlainAct(edition, 'restore-pull', theirs, {
+export const restorePull = defineAct(edition, 'restore-pull', Restored, theirs, {
   events: [pullRestored],
-  rule: ({ edition }, data: Restored) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     const layer = pull && layerOf(edition, pull.layerId)
     if (!pull || !layer) return unknownPull()

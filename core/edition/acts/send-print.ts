@@ -1,20 +1,23 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetId } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import type { Context } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
-import { type Gone, leavings } from '../../print/whereabouts'
+import { Gone, leavings } from '../../print/whereabouts'
 import { isDay } from '../../time/day'
 import { dayOf, type RoomDay } from '../../time/room-day'
 import { editSheet } from '../edit'
 import { placeOf } from '../places'
-import { livePullsOn } from '../pull'
+import { countedPullsOn } from '../pull'
 import { isGone, unknownSheet } from '../refusals'
 import { type Sheet, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Sent extends Gone {
-  sheetId: number
+class Sent extends Gone {
+  static readonly sample: Sent = { sheetId: 1, how: 'sold', to: 'the harbour office', on: '2026-11-20', note: 'framed' }
+
+  @SheetId() sheetId!: number
 }
 
 const printSent = defineEvent(edition, 'print-sent', (state, { sheetId, ...gone }: Sent) =>
@@ -22,10 +25,10 @@ const printSent = defineEvent(edition, 'print-sent', (state, { sheetId, ...gone 
 )
 
 /** A print leaves the room: one line each. A closed edition goes on sending its prints out. */
-export const sendPrint = definePlainAct(edition, 'send-print', theirs, {
+export const sendPrint = defineAct(edition, 'send-print', Sent, theirs, {
   late: true,
   events: [printSent],
-  rule: ({ edition }, data: Sent, context) => {
+  rule: ({ edition }, data, context) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet) return unknownSheet(data.sheetId)
     if (sheet.gone) return isGone(sheet, sheet.gone)
@@ -48,7 +51,7 @@ function notReady(state: EditionState, sheet: Sheet): Refused | null {
 
 function dayFault(state: EditionState, sheet: Sheet, on: RoomDay, { occurredAt, zone }: Context): Refused | null {
   if (!isDay(on)) return refuse('no-day', 'Give the day it left, for instance 2026-11-26.', 'on')
-  const [first] = livePullsOn(state, sheet)
+  const [first] = countedPullsOn(state, sheet)
   const pulledOn = first ? dayOf(first.at, zone) : null
   if (pulledOn !== null && on < pulledOn)
     return refuse(

@@ -1,6 +1,8 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn } from 'class-validator'
+import { SheetIds } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import { type Bound, isOpenWork } from '../../print/series'
+import { allBounds, type Bound, isOpenWork } from '../../print/series'
 import { editSheet } from '../edit'
 import { hasEveryLayer } from '../layers-on'
 import { standingVerdict } from '../places'
@@ -9,10 +11,12 @@ import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface SetAside {
-  sheetIds: number[]
+class SetAside {
+  static readonly sample: SetAside = { sheetIds: [1], bound: 'AP' }
+
+  @SheetIds() sheetIds!: number[]
   /** What for, or the edition again. */
-  bound: Bound
+  @IsIn(allBounds) bound!: Bound
 }
 
 const printsSetAside = defineEvent(edition, 'prints-set-aside', (state, { sheetIds, bound }: SetAside) =>
@@ -20,9 +24,9 @@ const printsSetAside = defineEvent(edition, 'prints-set-aside', (state, { sheetI
 )
 
 /** Good prints are laid aside as proofs, or for the archive; or go back to the edition. */
-export const setAside = definePlainAct(edition, 'set-aside', theirs, {
+export const setAside = defineAct(edition, 'set-aside', SetAside, theirs, {
   events: [printsSetAside],
-  rule: ({ edition }, data: SetAside) => {
+  rule: ({ edition }, data) => {
     const sheetIds = [...new Set(data.sheetIds)]
     if (isOpenWork(edition.plan)) return openWork()
     if (sheetIds.length === 0) return refuse('no-sheet', 'Choose the prints that are set aside.', 'sheetIds')

@@ -1,14 +1,17 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
-import type { DryingSaid } from '../../drying/moments'
+import { Id, Part } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
+import { DryingSaid } from '../../drying/moments'
 import { editLayer } from '../edit'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface DryingSet {
-  layerId: string
-  drying: DryingSaid
+class DryingSet {
+  static readonly sample: DryingSet = { layerId: 'l', drying: { paper: 'hard', stillAir: true, drier: false } }
+
+  @Id('layer') layerId!: string
+  @Part(() => DryingSaid) drying!: DryingSaid
 }
 
 const dryingSet = defineEvent(edition, 'drying-set', (state, { layerId, drying }: DryingSet) =>
@@ -16,8 +19,7 @@ const dryingSet = defineEvent(edition, 'drying-set', (state, { layerId, drying }
 )
 
 /** On what paper, in what air, with or without a drier a layer dries. */
-export const setDrying = definePlainAct(edition, 'set-drying', theirs, {
+export const setDrying = defineAct(edition, 'set-drying', DryingSet, theirs, {
   events: [dryingSet],
-  rule: ({ edition }, data: DryingSet) =>
-    layerOf(edition, data.layerId) ? [dryingSet.on(edition, data)] : unknownLayer(),
+  rule: ({ edition }, data) => (layerOf(edition, data.layerId) ? [dryingSet.on(edition, data)] : unknownLayer()),
 })

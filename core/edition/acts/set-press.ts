@@ -1,6 +1,7 @@
-import { definePlainAct } from '../../ground/act'
+import { Id } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import type { PressSetting } from '../../press/stack'
+import { PressSetting } from '../../press/stack'
 import { notTheirs } from '../../stores/press/fault'
 import { edgeFault } from '../../press/edges'
 import { pressUsed } from '../../stores/press/events/press-used'
@@ -14,16 +15,28 @@ import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Setting extends PressSetting {
-  layerId: string
-  pressId: string
+class Setting extends PressSetting {
+  static readonly sample: Setting = {
+    layerId: 'l',
+    pressId: 'p',
+    packing: [{ name: 'felt', thickness: 2.4, pieceId: 'felt', count: 1 }],
+    block: { name: 'key block', thickness: 23.3 },
+    sheet: 0.3,
+    nip: 0.3,
+    left: { turns: 1, divisions: 3.5 },
+    right: { turns: 1, divisions: 3.5 },
+    note: '',
+  }
+
+  @Id('layer') layerId!: string
+  @Id('press') pressId!: string
 }
 
 /** The press is set up for a layer: packing and screws. */
-export const setPress = definePlainAct(edition, 'set-press', theirs, {
-  needs: (data: Setting) => ({ press: press.of(data.pressId), studio: studio.of() }),
+export const setPress = defineAct(edition, 'set-press', Setting, theirs, {
+  needs: (data) => ({ press: press.of(data.pressId), studio: studio.of() }),
   events: [pressSet, pressUsed],
-  rule: ({ edition, press, studio }, { layerId, pressId, ...setting }: Setting, asker) => {
+  rule: ({ edition, press, studio }, { layerId, pressId, ...setting }, asker) => {
     const layer = layerOf(edition, layerId)
     if (!layer) return unknownLayer()
     if (press.name === '')

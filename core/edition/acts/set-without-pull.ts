@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsBoolean } from 'class-validator'
+import { Id } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { editLayer } from '../edit'
 import { layerOf } from '../layer'
@@ -7,9 +9,11 @@ import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface WithoutPull {
-  layerId: string
-  withoutPull: boolean
+class WithoutPull {
+  static readonly sample: WithoutPull = { layerId: 'l', withoutPull: true }
+
+  @Id('layer') layerId!: string
+  @IsBoolean() withoutPull!: boolean
 }
 
 const layerLaidOrPulled = defineEvent(edition, 'without-pull-set', (state, { layerId, withoutPull }: WithoutPull) =>
@@ -17,9 +21,9 @@ const layerLaidOrPulled = defineEvent(edition, 'without-pull-set', (state, { lay
 )
 
 /** A layer is laid on without a press, or is pulled after all: said before anything of it is on a sheet. */
-export const setWithoutPull = definePlainAct(edition, 'set-without-pull', theirs, {
+export const setWithoutPull = defineAct(edition, 'set-without-pull', WithoutPull, theirs, {
   events: [layerLaidOrPulled],
-  rule: ({ edition }, data: WithoutPull) => {
+  rule: ({ edition }, data) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     if (layer.cutFurther)

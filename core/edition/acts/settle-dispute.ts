@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn } from 'class-validator'
+import { Id, OrNull, SheetId, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { editPull, layOnSheets } from '../edit'
@@ -8,12 +10,14 @@ import { pullOf } from '../pull'
 import { unknownPull } from '../refusals'
 import { edition } from '../stream'
 
-interface Settled {
-  pullId: string
-  outcome: 'void' | 'move'
+class Settled {
+  static readonly sample: Settled = { pullId: 'p', reason: 'seen', outcome: 'move', sheetId: 3 }
+
+  @Id('pull') pullId!: string
+  @IsIn(['void', 'move']) outcome!: 'void' | 'move'
   /** The sheet it really lies on, when it is moved. */
-  sheetId: number | null
-  reason: string
+  @OrNull() @SheetId() sheetId!: number | null
+  @Words(500) reason!: string
 }
 
 const disputeSettled = defineEvent(edition, 'dispute-settled', (state, { pullId, outcome, sheetId }: Settled) => {
@@ -29,10 +33,10 @@ const disputeSettled = defineEvent(edition, 'dispute-settled', (state, { pullId,
 })
 
 /** A person says what became of a pull that could not be counted as it came. */
-export const settleDispute = definePlainAct(edition, 'settle-dispute', staff, {
+export const settleDispute = defineAct(edition, 'settle-dispute', Settled, staff, {
   late: true,
   events: [disputeSettled],
-  rule: ({ edition }, data: Settled) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     const layer = pull && layerOf(edition, pull.layerId)
     if (!pull || !layer) return unknownPull()

@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsInt, Max, Min } from 'class-validator'
+import { SheetIds } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { mostImages } from '../../paper/piece'
@@ -9,9 +11,11 @@ import { blankSheet, sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Share {
-  sheetIds: number[]
-  images: number
+class Share {
+  static readonly sample: Share = { sheetIds: [1], images: 2 }
+
+  @SheetIds() sheetIds!: number[]
+  @IsInt() @Min(2) @Max(mostImages) images!: number
 }
 
 interface Shared {
@@ -30,10 +34,10 @@ const pieceShared = defineEvent(edition, 'piece-shared', (state, { pieces }: Sha
 )
 
 /** Paper that was torn for one image each is to hold several: said while nothing is printed on it. */
-export const sharePiece = definePlainAct(edition, 'share-piece', theirs, {
+export const sharePiece = defineAct(edition, 'share-piece', Share, theirs, {
   guarded: true,
   events: [pieceShared],
-  rule: ({ edition }, data: Share) => {
+  rule: ({ edition }, data) => {
     if (data.images < 2 || data.images > mostImages)
       return refuse('images-range', `A piece holds 2 to ${mostImages} images; ${data.images} was given.`, 'images')
     if (data.sheetIds.length === 0) return refuse('no-sheet', 'No blank sheet waits that could hold more.', 'sheetIds')

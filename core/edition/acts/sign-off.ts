@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn, IsInt, Max, Min } from 'class-validator'
+import { Id, OrNull, Part, Unit, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { type Refused, refuse } from '../../ground/refusal'
@@ -14,24 +16,33 @@ import { studio } from '../../stores/studio/stream'
 import { askAnswered } from '../events/ask-answered'
 import { layerOf } from '../layer'
 import { unknownLayer } from '../refusals'
-import { type About, isSameMatter, openAsks, signedOff, type SignOffFor } from '../sign-offs'
+import { About, isSameMatter, openAsks, signedOff, type SignOffFor, signOffsFor } from '../sign-offs'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { tallied } from '../tally'
 import { isNamed } from '../who'
 
 /** Paper put aside for somebody, given out with the sign-off. */
-interface GivenOut {
-  lotId: string
-  rationId: string
-  sheets: number
+class GivenOut {
+  @Id('lot') lotId!: string
+  @Id('ration') rationId!: string
+  @IsInt() @Min(1) @Max(1000) @Unit('sheets') sheets!: number
 }
 
-interface SigningOff extends About {
-  what: SignOffFor
-  personId: string | null
-  note: string
-  paper: GivenOut | null
+class SigningOff extends About {
+  static readonly sample: SigningOff = {
+    what: 'paper',
+    layerId: null,
+    pressId: null,
+    personId: null,
+    note: 'the third proof',
+    paper: { lotId: 'l', rationId: 'r', sheets: 2 },
+  }
+
+  @IsIn(signOffsFor) what!: SignOffFor
+  @OrNull() @Id('person') personId!: string | null
+  @Words(300) note!: string
+  @OrNull() @Part(() => GivenOut) paper!: GivenOut | null
 }
 
 const wasSignedOff = defineEvent(
@@ -53,10 +64,10 @@ const wasSignedOff = defineEvent(
  * Staff have looked and let somebody go on: good paper once a proof has passed, a cut that nothing takes back, a press
  * or solvents for good. Whoever asked for it is answered by it.
  */
-export const signOff = definePlainAct(edition, 'sign-off', staff, {
-  needs: (data: SigningOff) => ({ room: studio.of(), lots: data.paper ? [lot.of(data.paper.lotId)] : [] }),
+export const signOff = defineAct(edition, 'sign-off', SigningOff, staff, {
+  needs: (data) => ({ room: studio.of(), lots: data.paper ? [lot.of(data.paper.lotId)] : [] }),
   events: [wasSignedOff, askAnswered, leaveGiven, paperReleased],
-  rule: ({ edition, room, lots }, { paper, ...data }: SigningOff, { commandId }) => {
+  rule: ({ edition, room, lots }, { paper, ...data }, { commandId }) => {
     const { what, personId, pressId, note } = data
     const isLasting = what === 'press' || what === 'solvents'
     const answered = openAsks(edition).filter(

@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetId } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
@@ -10,8 +11,10 @@ import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Signed {
-  sheetId: number
+class Signed {
+  static readonly sample: Signed = { sheetId: 1 }
+
+  @SheetId() sheetId!: number
 }
 
 const printSigned = defineEvent(edition, 'print-signed', (state, { sheetId }: Signed, event) =>
@@ -24,10 +27,10 @@ const printSigned = defineEvent(edition, 'print-signed', (state, { sheetId }: Si
 )
 
 /** A print is signed in pencil and ticked off. */
-export const sign = definePlainAct(edition, 'sign', theirs, {
+export const sign = defineAct(edition, 'sign', Signed, theirs, {
   asksAgain: true,
   events: [printSigned],
-  rule: ({ edition }, data: Signed) => {
+  rule: ({ edition }, data) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet) return unknownSheet(data.sheetId)
     return signingFault(edition, sheet) ?? [printSigned.on(edition, data)]

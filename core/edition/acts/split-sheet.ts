@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetId } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
@@ -21,10 +22,16 @@ const sheetSplit = defineEvent(edition, 'sheet-split', (state, { sheetId, parts 
   return changed(split, { sheets: [...split.sheets, ...halves], made: split.made + parts.length - 1 })
 })
 
+class SplitSheet {
+  static readonly sample: SplitSheet = { sheetId: 1 }
+
+  @SheetId() sheetId!: number
+}
+
 /** A sheet is cut in two, each half going on by itself. */
-export const splitSheet = definePlainAct(edition, 'split-sheet', theirs, {
+export const splitSheet = defineAct(edition, 'split-sheet', SplitSheet, theirs, {
   events: [sheetSplit],
-  rule: ({ edition }, data: { sheetId: number }) => {
+  rule: ({ edition }, data) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet) return unknownSheet(data.sheetId)
     if (sheet.parts.length > 0) return refuse('split', `Sheet ${sheet.id} has been split already.`)

@@ -1,4 +1,5 @@
-import { definePlainAct } from '../../ground/act'
+import { SheetId, Words } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { sheetSpoiled } from '../events/sheet-spoiled'
 import { heldFast, unknownFault, unknownSheet } from '../refusals'
@@ -6,16 +7,18 @@ import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Spoil {
-  sheetId: number
-  fault: string
-  reason: string
+class Spoil {
+  static readonly sample: Spoil = { sheetId: 1, fault: 'handling', reason: '' }
+
+  @SheetId() sheetId!: number
+  @Words(20) fault!: string
+  @Words(500) reason!: string
 }
 
 /** A sheet is lost: racked badly, dropped, cut wrong. */
-export const spoilSheet = definePlainAct(edition, 'spoil-sheet', theirs, {
+export const spoilSheet = defineAct(edition, 'spoil-sheet', Spoil, theirs, {
   events: [sheetSpoiled],
-  rule: ({ edition }, data: Spoil) => {
+  rule: ({ edition }, data) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet) return unknownSheet(data.sheetId)
     if (sheet.spoiled) return refuse('spoiled', `Sheet ${sheet.id} is spoiled already.`)

@@ -1,14 +1,17 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetId, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Swapped {
-  sheetId: number
-  otherId: number
-  reason: string
+class Swapped {
+  static readonly sample: Swapped = { sheetId: 1, otherId: 2, reason: 'the pencil wrote one on the other' }
+
+  @SheetId() sheetId!: number
+  @SheetId() otherId!: number
+  @Words(500) reason!: string
 }
 
 const numbersSwapped = defineEvent(edition, 'numbers-swapped', (state, { sheetId, otherId }: Swapped) => {
@@ -19,10 +22,10 @@ const numbersSwapped = defineEvent(edition, 'numbers-swapped', (state, { sheetId
 })
 
 /** Two prints change numbers: the pencil wrote the one on the other. A signed number never moves. */
-export const swapNumbers = definePlainAct(edition, 'swap-numbers', theirs, {
+export const swapNumbers = defineAct(edition, 'swap-numbers', Swapped, theirs, {
   guarded: true,
   events: [numbersSwapped],
-  rule: ({ edition }, data: Swapped) => {
+  rule: ({ edition }, data) => {
     const pair = [data.sheetId, data.otherId].map((id) => sheetOf(edition, id))
     for (const [i, sheet] of pair.entries()) {
       const id = i === 0 ? data.sheetId : data.otherId

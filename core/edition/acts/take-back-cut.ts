@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editLayer } from '../edit'
 import { layerNumber, layerOf } from '../layer'
@@ -7,9 +8,11 @@ import { unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirsSignedOff } from '../who'
 
-interface CutTakenBack {
-  layerId: string
-  reason: string
+class CutTakenBack {
+  static readonly sample: CutTakenBack = { layerId: 'l', reason: 'it was only inked up' }
+
+  @Id('layer') layerId!: string
+  @Words(500) reason!: string
 }
 
 const cutTakenBack = defineEvent(edition, 'cut-taken-back', (state, { layerId }: CutTakenBack) =>
@@ -17,10 +20,10 @@ const cutTakenBack = defineEvent(edition, 'cut-taken-back', (state, { layerId }:
 )
 
 /** The block was not cut after all: until the next layer has met a sheet, that can be said. */
-export const takeBackCut = definePlainAct(edition, 'take-back-cut', theirsSignedOff, {
+export const takeBackCut = defineAct(edition, 'take-back-cut', CutTakenBack, theirsSignedOff, {
   guarded: true,
   events: [cutTakenBack],
-  rule: ({ edition }, data: CutTakenBack) => {
+  rule: ({ edition }, data) => {
     const layer = layerOf(edition, data.layerId)
     if (!layer) return unknownLayer()
     if (!layer.cutFurther) return refuse('not-cut', 'This block has not been cut further.')

@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetId, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { editSheet } from '../edit'
 import { unknownSheet } from '../refusals'
@@ -6,9 +7,11 @@ import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface CameBack {
-  sheetId: number
-  reason: string
+class CameBack {
+  static readonly sample: CameBack = { sheetId: 1, reason: 'back from loan' }
+
+  @SheetId() sheetId!: number
+  @Words(500) reason!: string
 }
 
 const printCameBack = defineEvent(edition, 'print-came-back', (state, { sheetId }: CameBack) =>
@@ -16,10 +19,10 @@ const printCameBack = defineEvent(edition, 'print-came-back', (state, { sheetId 
 )
 
 /** A print is here again: it was on loan, was returned, or never left. */
-export const takePrintBack = definePlainAct(edition, 'take-print-back', theirs, {
+export const takePrintBack = defineAct(edition, 'take-print-back', CameBack, theirs, {
   late: true,
   events: [printCameBack],
-  rule: ({ edition }, data: CameBack) => {
+  rule: ({ edition }, data) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet) return unknownSheet(data.sheetId)
     if (!sheet.gone) return refuse('here', `Sheet ${sheet.id} is here.`, 'sheetId')

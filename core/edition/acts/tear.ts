@@ -1,5 +1,8 @@
+import { IsInt, IsNumber, Max, Min } from 'class-validator'
+import { Id, OrNull, Parts, Words } from '../../ground/shape'
+import { longest } from '../../units/length'
 import { agree, pluralise } from '../../units/pluralise'
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { defineAct, defineEvent } from '../../ground/act'
 import { type Context, streamId } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { reasonMissing, type Refused, refuse } from '../../ground/refusal'
@@ -17,30 +20,43 @@ import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { isNamed, theirs } from '../who'
 
-interface OffcutsKept {
-  lotId: string
-  width: number
-  height: number
-  count: number
+class OffcutsKept {
+  @Id('lot') lotId!: string
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
+  @IsInt() @Min(1) @Max(5000) count!: number
 }
 
-interface Tear {
-  lotId: string
-  lotSheets: number
+class Tear {
+  static readonly sample: Tear = {
+    lotId: 'l',
+    lotSheets: 4,
+    count: 16,
+    images: 1,
+    wrong: 0,
+    reason: '',
+    width: 300,
+    height: 230,
+    rationId: null,
+    offcuts: [{ lotId: 'o', width: 90, height: 80, count: 3 }],
+  }
+
+  @Id('lot') lotId!: string
+  @IsInt() @Min(1) @Max(5000) lotSheets!: number
   /** Good pieces got. */
-  count: number
+  @IsInt() @Min(0) @Max(5000) count!: number
   /** Images that each piece holds. */
-  images: number
+  @IsInt() @Min(1) @Max(mostImages) images!: number
   /** Pieces torn wrong: they are sheets too, and spoiled. */
-  wrong: number
-  reason: string
+  @IsInt() @Min(0) @Max(500) wrong!: number
+  @Words(500) reason!: string
   /** Size of a piece, mm; 0 when it was not said. */
-  width: number
-  height: number
+  @IsNumber() @Min(0) @Max(longest) width!: number
+  @IsNumber() @Min(0) @Max(longest) height!: number
   /** The ration it is torn from, or null for the shelf. */
-  rationId: string | null
+  @OrNull() @Id('ration') rationId!: string | null
   /** Offcuts kept as proof paper, each size as a lot of its own. */
-  offcuts: OffcutsKept[]
+  @Parts(() => OffcutsKept, 12) offcuts!: OffcutsKept[]
 }
 
 const sheetsTorn = defineEvent(
@@ -60,10 +76,10 @@ const sheetsTorn = defineEvent(
 const offcutLotIds = ({ offcuts }: Tear) => [...new Set(offcuts.map(({ lotId }) => lotId))]
 
 /** Large sheets of a lot become the edition's sheets; what is torn wrong counts, and offcuts go back to the store. */
-export const tear = definePlainAct(edition, 'tear', theirs, {
-  needs: (data: Tear) => ({ lot: lot.of(data.lotId), offcutLots: offcutLotIds(data).map((id) => lot.of(id)) }),
+export const tear = defineAct(edition, 'tear', Tear, theirs, {
+  needs: (data) => ({ lot: lot.of(data.lotId), offcutLots: offcutLotIds(data).map((id) => lot.of(id)) }),
   events: [sheetsTorn, sheetSpoiled, lotTorn, lotAdded],
-  rule: ({ edition, lot, offcutLots }, data: Tear, asker) => {
+  rule: ({ edition, lot, offcutLots }, data, asker) => {
     const pieces = data.count + data.wrong
     const { lotSheets, rationId, width, height } = data
     const firstWrong = edition.sheets.length + data.count * data.images + 1

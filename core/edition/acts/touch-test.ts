@@ -1,5 +1,7 @@
-import { expectedHours, type Moment } from '../../drying/moments'
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsBoolean, IsIn } from 'class-validator'
+import { Id, Ids } from '../../ground/shape'
+import { expectedHours, type Moment, momentsInOrder } from '../../drying/moments'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -13,13 +15,15 @@ import { edition } from '../stream'
 import type { TouchTest } from '../state'
 import { theirs } from '../who'
 
-interface Touched {
-  layerId: string
-  moment: Moment
-  isDry: boolean
+class Touched {
+  static readonly sample: Touched = { layerId: 'l', moment: 'touch', isDry: true, batchIds: ['b'], isDamp: false }
+
+  @Id('layer') layerId!: string
+  @IsIn(momentsInOrder) moment!: Moment
+  @IsBoolean() isDry!: boolean
   /** Batches of the edition's inks, so that the family of each is known. */
-  batchIds: string[]
-  isDamp: boolean
+  @Ids('batch', 40) batchIds!: string[]
+  @IsBoolean() isDamp!: boolean
 }
 
 type Tested = Omit<TouchTest, 'at' | 'position' | 'by' | 'via'>
@@ -29,10 +33,10 @@ const touchTested = defineEvent(edition, 'touch-tested', (state, data: Tested, e
 )
 
 /** A sheet was touched: the room learns how long such ink takes on such paper. */
-export const touchTest = definePlainAct(edition, 'touch-test', theirs, {
-  needs: ({ batchIds }: Touched) => ({ studio: studio.of(), batches: batchIds.map((id) => batch.of(id)) }),
+export const touchTest = defineAct(edition, 'touch-test', Touched, theirs, {
+  needs: ({ batchIds }) => ({ studio: studio.of(), batches: batchIds.map((id) => batch.of(id)) }),
   events: [touchTested],
-  rule: ({ edition, studio, batches }, { layerId, moment, isDry, batchIds, isDamp }: Touched, { occurredAt }) => {
+  rule: ({ edition, studio, batches }, { layerId, moment, isDry, batchIds, isDamp }, { occurredAt }) => {
     const layer = layerOf(edition, layerId)
     if (!layer) return unknownLayer()
     const last = edition.pulls.findLast((pull) => pull.layerId === layerId && isLive(pull))

@@ -1,4 +1,6 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Length } from 'class-validator'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { doerOf, whenOf } from '../../ground/envelope'
 import { appended, changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
@@ -9,10 +11,12 @@ import { unknownFault, unknownLayer } from '../refusals'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Tried {
-  layerId: string
-  fault: string
-  remedy: string
+class Tried {
+  static readonly sample: Tried = { layerId: 'l', fault: 'salt', remedy: 'one more pass' }
+
+  @Id('layer') layerId!: string
+  @Length(1, 40) fault!: string
+  @Words(120) remedy!: string
 }
 
 const remedyTried = defineEvent(edition, 'remedy-tried', (state, data: Tried & { trialId: string }, event) => {
@@ -22,10 +26,10 @@ const remedyTried = defineEvent(edition, 'remedy-tried', (state, data: Tried & {
 })
 
 /** Something was done against a fault: the next pulls tell whether it worked. */
-export const tryRemedy = definePlainAct(edition, 'try-remedy', theirs, {
+export const tryRemedy = defineAct(edition, 'try-remedy', Tried, theirs, {
   needs: () => ({ studio: studio.of() }),
   events: [remedyTried],
-  rule: ({ edition, studio }, data: Tried, { commandId }) => {
+  rule: ({ edition, studio }, data, { commandId }) => {
     if (!layerOf(edition, data.layerId)) return unknownLayer()
     const unknown = unknownFault([data.fault], 'fault')
     if (unknown) return unknown

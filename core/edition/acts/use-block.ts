@@ -1,4 +1,5 @@
-import { definePlainAct } from '../../ground/act'
+import { Id, Ids } from '../../ground/shape'
+import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { blockWritten } from '../../stores/block/events/block-written'
@@ -12,18 +13,20 @@ import { edition } from '../stream'
 import { theirs } from '../who'
 import { madeFor, notTheirBlock } from '../whose-block'
 
-interface Used {
-  blockId: string
+class Used {
+  static readonly sample: Used = { blockId: 'b', editionIds: ['e'] }
+
+  @Id('block') blockId!: string
   /** All the editions that were printed from it. */
-  editionIds: string[]
+  @Ids('edition', 400) editionIds!: string[]
 }
 
 /** A block of an earlier edition is taken in hand for this one; each names the other in its record (craft step 15). */
-export const useBlock = definePlainAct(edition, 'use-block', theirs, {
-  needs: ({ blockId, editionIds }: Used) => ({ block: block.of(blockId), others: editionIds.map(edition.of) }),
+export const useBlock = defineAct(edition, 'use-block', Used, theirs, {
+  needs: ({ blockId, editionIds }) => ({ block: block.of(blockId), others: editionIds.map(edition.of) }),
   leadsTo: ({ block }) => ({ owners: madeFor([block]) }),
   events: [blockUsed, blockWritten, printedFrom, printedAgain],
-  rule: ({ edition, block, others, owners }, { blockId }: Used, context) => {
+  rule: ({ edition, block, others, owners }, { blockId }, context) => {
     if (block.book === null)
       return refuse(
         'unknown-block',

@@ -1,15 +1,19 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn } from 'class-validator'
+import { SheetIds, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
-import type { Verdict } from '../../print/verdicts'
+import { type Verdict, verdicts } from '../../print/verdicts'
 import { noPrint } from '../curating-fault'
 import { editSheet } from '../edit'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Viewed {
-  sheetIds: number[]
-  verdict: Verdict
-  note: string
+class Viewed {
+  static readonly sample: Viewed = { sheetIds: [1], verdict: 'doubtful', note: 'pale at the foot' }
+
+  @SheetIds() sheetIds!: number[]
+  @IsIn(verdicts) verdict!: Verdict
+  @Words(500) note!: string
 }
 
 const printsViewed = defineEvent(edition, 'prints-viewed', (state, { sheetIds, verdict, note }: Viewed, event) =>
@@ -24,9 +28,9 @@ const printsViewed = defineEvent(edition, 'prints-viewed', (state, { sheetIds, v
 )
 
 /** What one person thinks of prints, before it is settled with the others who look: nothing is decided by it. */
-export const viewPrints = definePlainAct(edition, 'view-prints', theirs, {
+export const viewPrints = defineAct(edition, 'view-prints', Viewed, theirs, {
   events: [printsViewed],
-  rule: ({ edition }, data: Viewed) => {
+  rule: ({ edition }, data) => {
     const sheetIds = [...new Set(data.sheetIds)]
     if (sheetIds.length === 0) return refuse('no-sheet', 'No print was looked at.', 'sheetIds')
     for (const id of sheetIds) {

@@ -1,11 +1,14 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Voided {
-  adjustmentId: string
+class Voided {
+  static readonly sample: Voided = { adjustmentId: 'a' }
+
+  @Id('adjustment') adjustmentId!: string
 }
 
 const adjustmentVoided = defineEvent(edition, 'adjustment-voided', (state, { adjustmentId }: Voided) =>
@@ -19,9 +22,9 @@ const adjustmentVoided = defineEvent(edition, 'adjustment-voided', (state, { adj
 )
 
 /** An adjustment was noted by mistake. */
-export const voidAdjustment = definePlainAct(edition, 'void-adjustment', theirs, {
+export const voidAdjustment = defineAct(edition, 'void-adjustment', Voided, theirs, {
   events: [adjustmentVoided],
-  rule: ({ edition }, data: Voided) => {
+  rule: ({ edition }, data) => {
     const adjustment = edition.adjustments.find((known) => known.id === data.adjustmentId)
     return adjustment && !adjustment.voided
       ? [adjustmentVoided.on(edition, data)]

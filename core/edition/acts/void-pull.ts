@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { type Refused, refuse } from '../../ground/refusal'
 import { editPull, takeOffSheets } from '../edit'
 import { layerNumber } from '../layer'
@@ -11,9 +12,11 @@ import type { EditionState } from '../state'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Voided {
-  pullId: string
-  reason: string
+class Voided {
+  static readonly sample: Voided = { pullId: 'p', reason: '' }
+
+  @Id('pull') pullId!: string
+  @Words(500) reason!: string
 }
 
 const pullVoided = defineEvent(edition, 'pull-voided', (state, { pullId }: Voided) => {
@@ -26,9 +29,9 @@ const pullVoided = defineEvent(edition, 'pull-voided', (state, { pullId }: Voide
 })
 
 /** A pull that was recorded by mistake is taken off its sheets. It is never deleted. */
-export const voidPull = definePlainAct(edition, 'void-pull', theirs, {
+export const voidPull = defineAct(edition, 'void-pull', Voided, theirs, {
   events: [pullVoided],
-  rule: ({ edition }, data: Voided) => {
+  rule: ({ edition }, data) => {
     const pull = pullOf(edition, data.pullId)
     if (!pull) return unknownPull()
     if (pull.voided) return refuse('voided', 'This pull is void already.')

@@ -1,17 +1,17 @@
-import { definePlainAct } from '../../ground/act'
+import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
-import type { WeighedRun } from '../../ink/amount'
+import { WeighedRun } from '../../ink/amount'
 import { runWeighed } from '../../stores/batch/events/run-weighed'
 import { batch } from '../../stores/batch/stream'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
 /** What a run of pulls took is settled, by those whose edition it is, for the room's own film. */
-export const weighRun = definePlainAct(batch, 'weigh-run', theirs, {
+export const weighRun = defineAct(batch, 'weigh-run', WeighedRun, theirs, {
   needs: ({ editionStream }: WeighedRun) => ({ edition: edition.of(streamId(editionStream)) }),
   events: [runWeighed],
-  rule: ({ batch }, data: WeighedRun) =>
+  rule: ({ batch }, data) =>
     data.film > 0 && data.area > 0
       ? [runWeighed.on(batch, data)]
       : refuse(

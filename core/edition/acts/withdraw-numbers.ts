@@ -1,14 +1,18 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsIn } from 'class-validator'
+import { Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
-import type { Series } from '../../print/series'
+import { allSeries, type Series } from '../../print/series'
 import type { Sheet } from '../sheet'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Withdrawn {
-  series: Series
-  reason: string
+class Withdrawn {
+  static readonly sample: Withdrawn = { series: 'edition', reason: 'x' }
+
+  @IsIn(allSeries) series!: Series
+  @Words(500) reason!: string
 }
 
 /** A signed number never moves, nor one that was destroyed with its print. */
@@ -24,10 +28,10 @@ const numbersWithdrawn = defineEvent(edition, 'numbers-withdrawn', (state, { ser
 })
 
 /** The unsigned numbers of a series are taken back. */
-export const withdrawNumbers = definePlainAct(edition, 'withdraw-numbers', theirs, {
+export const withdrawNumbers = defineAct(edition, 'withdraw-numbers', Withdrawn, theirs, {
   guarded: true,
   events: [numbersWithdrawn],
-  rule: ({ edition }, data: Withdrawn) => {
+  rule: ({ edition }, data) => {
     if (!edition.sheets.some(isUnsigned(data.series)))
       return refuse('nothing-to-withdraw', 'There is no unsigned number in this series. A signed number never moves.')
     return data.reason.trim() === ''

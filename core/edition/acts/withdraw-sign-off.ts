@@ -1,12 +1,15 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { edition } from '../stream'
 
-interface Withdrawn {
-  signOffId: string
-  reason: string
+class Withdrawn {
+  static readonly sample: Withdrawn = { signOffId: 's', reason: 'the block was changed since' }
+
+  @Id('signOff') signOffId!: string
+  @Words(500) reason!: string
 }
 
 const signOffWithdrawn = defineEvent(edition, 'sign-off-withdrawn', (state, { signOffId, reason }: Withdrawn) =>
@@ -20,9 +23,9 @@ const signOffWithdrawn = defineEvent(edition, 'sign-off-withdrawn', (state, { si
 )
 
 /** Good paper or a cut is no longer signed off. A press or solvents are taken from the person, not from one edition. */
-export const withdrawSignOff = definePlainAct(edition, 'withdraw-sign-off', staff, {
+export const withdrawSignOff = defineAct(edition, 'withdraw-sign-off', Withdrawn, staff, {
   events: [signOffWithdrawn],
-  rule: ({ edition }, data: Withdrawn) => {
+  rule: ({ edition }, data) => {
     const one = edition.signOffs.find(({ id }) => id === data.signOffId)
     if (!one || one.withdrawn !== null)
       return refuse('not-signed-off', 'That is not signed off any more. Reload the page.', 'signOffId')

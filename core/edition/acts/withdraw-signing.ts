@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { SheetId, Words } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { reasonMissing, refuse } from '../../ground/refusal'
 import { staff } from '../../ground/who'
 import { editSheet } from '../edit'
@@ -6,9 +7,11 @@ import { isGone } from '../refusals'
 import { sheetOf } from '../sheet'
 import { edition } from '../stream'
 
-interface Withdrawn {
-  sheetId: number
-  reason: string
+class Withdrawn {
+  static readonly sample: Withdrawn = { sheetId: 1, reason: 'x' }
+
+  @SheetId() sheetId!: number
+  @Words(500) reason!: string
 }
 
 const signingWithdrawn = defineEvent(edition, 'signing-withdrawn', (state, { sheetId }: Withdrawn) =>
@@ -16,9 +19,9 @@ const signingWithdrawn = defineEvent(edition, 'signing-withdrawn', (state, { she
 )
 
 /** A print was ticked off and is not signed. */
-export const withdrawSigning = definePlainAct(edition, 'withdraw-signing', staff, {
+export const withdrawSigning = defineAct(edition, 'withdraw-signing', Withdrawn, staff, {
   events: [signingWithdrawn],
-  rule: ({ edition }, data: Withdrawn) => {
+  rule: ({ edition }, data) => {
     const sheet = sheetOf(edition, data.sheetId)
     if (!sheet?.signed || sheet.destroyed)
       return refuse('not-signed', `Sheet ${data.sheetId} is not signed.`, 'sheetId')

@@ -1,11 +1,14 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { IsBoolean } from 'class-validator'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { edition } from '../stream'
 import { theirs } from '../who'
 
-interface Initials {
-  isOn: boolean
+class Initials {
+  static readonly sample: Initials = { isOn: true }
+
+  @IsBoolean() isOn!: boolean
 }
 
 const initialsWritten = defineEvent(edition, 'initials-written', (state, { isOn }: Initials) =>
@@ -13,9 +16,9 @@ const initialsWritten = defineEvent(edition, 'initials-written', (state, { isOn 
 )
 
 /** The artist signs with initials, or with the whole name again. */
-export const writeInitials = definePlainAct(edition, 'write-initials', theirs, {
+export const writeInitials = defineAct(edition, 'write-initials', Initials, theirs, {
   events: [initialsWritten],
-  rule: ({ edition }, data: Initials) =>
+  rule: ({ edition }, data) =>
     edition.initials === data.isOn
       ? refuse('as-it-is', data.isOn ? 'It is signed with initials already.' : 'It is signed with the name already.')
       : [initialsWritten.on(edition, data)],

@@ -1,6 +1,7 @@
 import { defineEvent } from '../../ground/act'
 import { changed } from '../../ground/fold'
-import { type EditionPlan, planDefaults } from '../../plan/plan'
+import { planDefaults } from '../../plan/defaults'
+import type { EditionPlan } from '../../plan/plan'
 import { edition } from '../stream'
 
 interface Started {

@@ -1,6 +1,8 @@
-import type { Finding } from '../../care/findings'
+import { Id, Ids, OrNull, Parts, Words } from '../../ground/shape'
+import { inkFamilies } from '../../ink/family'
+import { Finding, findingKeys } from '../../care/findings'
 import { edition } from '../../edition/stream'
-import { definePlainAct } from '../../ground/act'
+import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { type Refused, refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
@@ -10,28 +12,39 @@ import { studio } from '../../stores/studio/stream'
 import { sessionClosed } from '../events/session-closed'
 import { taskRaised } from '../events/task-raised'
 import { taskSolved } from '../events/task-solved'
-import type { Washed } from '../state'
+import { Washed } from '../state'
 import { station } from '../stream'
-import { type Problem, tasksFrom } from '../tasks'
+import { Problem, tasksFrom } from '../tasks'
 import { usedIn } from '../used'
 
-interface Leaving {
-  sessionId: string
-  items: Finding[]
-  washed: Washed[]
-  stock: string
-  note: string
-  pictureId: string | null
-  problems: Problem[]
+class Leaving {
+  static readonly sample: Leaving = {
+    sessionId: 's',
+    items: [{ key: 'slab', isRight: true }],
+    washed: [{ family: 'oil', name: 'seed oil', seconds: 120 }],
+    stock: 'the last of the black',
+    note: '',
+    pictureId: null,
+    problems: [{ kind: 'broken', what: 'the left screw grinds', pictureId: null }],
+    editionIds: ['e'],
+  }
+
+  @Id('session') sessionId!: string
+  @Parts(() => Finding, findingKeys.length) items!: Finding[]
+  @Parts(() => Washed, inkFamilies.length) washed!: Washed[]
+  @Words(2000) stock!: string
+  @Words(1000) note!: string
+  @OrNull() @Id('picture', 100) pictureId!: string | null
+  @Parts(() => Problem, 10) problems!: Problem[]
   /** Editions printed here meanwhile: their pulls say what was used. */
-  editionIds: string[]
+  @Ids('edition', 20) editionIds!: string[]
 }
 
 /** A place is left, and how; by its person, or by staff as it seems. */
-export const closeSession = definePlainAct(station, 'close-session', anyone, {
-  needs: ({ editionIds }: Leaving) => ({ editions: editionIds.map((id) => edition.of(id)), room: studio.of() }),
+export const closeSession = defineAct(station, 'close-session', Leaving, anyone, {
+  needs: ({ editionIds }) => ({ editions: editionIds.map((id) => edition.of(id)), room: studio.of() }),
   events: [sessionClosed, taskRaised, taskSolved],
-  rule: ({ station, editions, room }, data: Leaving, { personId, role, commandId }) => {
+  rule: ({ station, editions, room }, data, { personId, role, commandId }) => {
     const { sessionId, items, washed, stock, note, pictureId, problems } = data
     if (station.open?.id !== sessionId)
       return refuse('session-gone', 'That session is closed already. Look at the station again; what you gave is kept.')

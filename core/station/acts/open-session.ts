@@ -1,5 +1,7 @@
+import { IsBoolean } from 'class-validator'
+import { Ids } from '../../ground/shape'
 import { edition } from '../../edition/stream'
-import { definePlainAct } from '../../ground/act'
+import { defineAct } from '../../ground/act'
 import { streamId } from '../../ground/envelope'
 import { refuse } from '../../ground/refusal'
 import { anyone } from '../../ground/who'
@@ -9,26 +11,34 @@ import { sessionClosed } from '../events/session-closed'
 import { sessionOpened } from '../events/session-opened'
 import { taskRaised } from '../events/task-raised'
 import { taskSolved } from '../events/task-solved'
-import type { AsFound } from '../state'
+import { AsFound } from '../state'
 import { station } from '../stream'
 import { tasksFrom } from '../tasks'
 import { usedIn } from '../used'
 
-interface Opening extends AsFound {
+class Opening extends AsFound {
+  static readonly sample: Opening = {
+    items: [{ key: 'roller', isRight: false }],
+    note: 'a rag on the bed',
+    pictureId: null,
+    over: false,
+    editionIds: [],
+  }
+
   /** Whoever had it open has gone, and did not close. */
-  over: boolean
+  @IsBoolean() over!: boolean
   /** Editions printed in the session that is taken over: their pulls say what it used. */
-  editionIds: string[]
+  @Ids('edition', 20) editionIds!: string[]
 }
 
 /** Somebody takes a place over, and says how it was found. */
-export const openSession = definePlainAct(station, 'open-session', anyone, {
-  needs: ({ editionIds }: Opening, stream) => ({
+export const openSession = defineAct(station, 'open-session', Opening, anyone, {
+  needs: ({ editionIds }, stream) => ({
     press: press.of(streamId(stream)),
     editions: editionIds.map((id) => edition.of(id)),
   }),
   events: [sessionOpened, sessionClosed, taskRaised, taskSolved],
-  rule: ({ station, press, editions }, { over, items, note, pictureId }: Opening, { personId, role, commandId }) => {
+  rule: ({ station, press, editions }, { over, items, note, pictureId }, { personId, role, commandId }) => {
     const isPress = press.name !== ''
     if (!isPress && (station.name === '' || !station.isUsed))
       return refuse('unknown-station', 'That station is not in the room any more. See which are under Presses.')

@@ -1,13 +1,16 @@
-import { definePlainAct, defineEvent } from '../../ground/act'
+import { Id, OrNull } from '../../ground/shape'
+import { defineAct, defineEvent } from '../../ground/act'
 import { changed, replacedWhere } from '../../ground/fold'
 import { refuse } from '../../ground/refusal'
 import { anyone, isStaff } from '../../ground/who'
 import { station } from '../stream'
 
-interface Owning {
-  taskId: string
+class Owning {
+  static readonly sample: Owning = { taskId: 't', ownerId: null }
+
+  @Id('task', 100) taskId!: string
   /** Who sees to it, or null for nobody. */
-  ownerId: string | null
+  @OrNull() @Id('owner') ownerId!: string | null
 }
 
 const taskOwned = defineEvent(station, 'task-owned', (state, { taskId, ownerId }: Owning) =>
@@ -21,9 +24,9 @@ const taskOwned = defineEvent(station, 'task-owned', (state, { taskId, ownerId }
 )
 
 /** Somebody sees to it: oneself, or whom staff names. */
-export const ownTask = definePlainAct(station, 'own-task', anyone, {
+export const ownTask = defineAct(station, 'own-task', Owning, anyone, {
   events: [taskOwned],
-  rule: ({ station }, data: Owning, { personId, role }) => {
+  rule: ({ station }, data, { personId, role }) => {
     const task = station.tasks.find(({ id }) => id === data.taskId)
     if (!task) return refuse('unknown-task', 'That is done already.')
     const isOwn = data.ownerId === personId || (data.ownerId === null && task.ownerId === personId)

@@ -1,36 +1,39 @@
+import { IsBoolean, IsIn, IsNumber, Length, Max, Min } from 'class-validator'
+import { Part, Words } from '../../ground/shape'
 import type { Fault } from '../../ground/refusal'
-import { type Edges, type Grain, noEdges } from '../../paper/tear-request'
+import { Edges, type Grain, grains } from '../../paper/tear-request'
+import { lotDefaults } from './defaults'
 
 /** What a paper is for: good paper for editions, or newsprint and offcuts for proofs. */
 export type PaperUse = 'edition' | 'proof'
 export const paperUses: readonly PaperUse[] = ['edition', 'proof']
 
 /** Large sheets bought together. Sizes in mm, weight in g/m², price for one large sheet in the studio's currency. */
-export interface LotDescription {
-  maker: string
-  name: string
-  width: number
-  height: number
-  weight: number
-  price: number
-  use: PaperUse
-  grain: Grain
-  /** How the better side is told, in words. */
-  betterSide: string
-  deckles: Edges
-  /** How it is printed as a rule. */
-  damp: boolean
-  keptAt: string
-}
+export class LotDescription {
+  static readonly sample: LotDescription = {
+    maker: '',
+    name: 'laid',
+    width: 760,
+    height: 560,
+    weight: 200,
+    price: 4.6,
+    ...lotDefaults,
+  }
 
-/** What was not asked of a lot before. */
-export const lotDefaults: Pick<LotDescription, 'use' | 'grain' | 'betterSide' | 'deckles' | 'damp' | 'keptAt'> = {
-  use: 'edition',
-  grain: 'unknown',
-  betterSide: '',
-  deckles: noEdges,
-  damp: false,
-  keptAt: '',
+  @Words(80) maker!: string
+  @Length(1, 80) name!: string
+  @IsNumber() @Min(20) @Max(5000) width!: number
+  @IsNumber() @Min(20) @Max(5000) height!: number
+  @IsNumber() @Min(5) @Max(2000) weight!: number
+  @IsNumber() @Min(0) @Max(100_000) price!: number
+  @IsIn(paperUses) use!: PaperUse
+  @IsIn(grains) grain!: Grain
+  /** How the better side is told, in words. */
+  @Words(120) betterSide!: string
+  @Part(() => Edges) deckles!: Edges
+  /** How it is printed as a rule. */
+  @IsBoolean() damp!: boolean
+  @Words(120) keptAt!: string
 }
 
 /** A description as ledgers hold it: what was not asked before may be missing. */

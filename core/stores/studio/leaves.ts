@@ -1,20 +1,24 @@
+import { IsIn } from 'class-validator'
 import type { Doer, When } from '../../ground/envelope'
+import { Id, OrNull } from '../../ground/shape'
 
 /** What a person is shown once and may then do for good: use a press, use solvents. */
 export type Use = 'press' | 'solvents'
 export const uses: readonly Use[] = ['press', 'solvents']
 
-/** That somebody may do it, as staff said. */
-export interface Leave extends When, Doer {
-  id: string
-  personId: string
-  use: Use
+/** Who may do what. */
+export class LeaveFor {
+  @Id('person') personId!: string
+  @IsIn(uses) use!: Use
   /** Which press; null for solvents. */
-  pressId: string | null
-  note: string
+  @OrNull() @Id('press') pressId!: string | null
 }
 
-export type LeaveFor = Pick<Leave, 'personId' | 'use' | 'pressId'>
+/** That somebody may do it, as staff said. */
+export interface Leave extends LeaveFor, When, Doer {
+  id: string
+  note: string
+}
 
 interface Leaves {
   leaves: readonly Leave[]

@@ -1,6 +1,9 @@
-import type { Card } from '../../ink/draw-down'
-import type { InkFamily } from '../../ink/family'
-import type { InkNature } from '../../ink/pigments'
+import { IsIn, IsNumber, Length, Max, Min } from 'class-validator'
+import { OrNull, Part, Words } from '../../ground/shape'
+import { IsDay } from '../../ground/written'
+import { Card } from '../../ink/draw-down'
+import { inkFamilies, type InkFamily } from '../../ink/family'
+import { type InkNature, inkNatures } from '../../ink/pigments'
 import type { Fault } from '../../ground/refusal'
 
 export type Container = 'tub' | 'tube' | 'bottle'
@@ -10,27 +13,48 @@ export const containers: readonly Container[] = ['tub', 'tube', 'bottle']
 export type TubCondition = 'clean' | 'skinned' | 'dirty'
 export const tubConditions: readonly TubCondition[] = ['clean', 'skinned', 'dirty']
 
+class Limits {
+  @IsNumber() @Min(0) @Max(100) least!: number
+  @IsNumber() @Min(0) @Max(100) most!: number
+}
+
 /** Ink, base, oil or drier as it is bought. */
-export interface TubDescription {
-  name: string
-  maker: string
-  container: Container
-  family: InkFamily
-  nature: InkNature
+export class TubDescription {
+  static readonly sample: TubDescription = {
+    name: 'warm red',
+    maker: '',
+    container: 'tub',
+    family: 'oil',
+    nature: 'pigment',
+    density: 1.1,
+    tinting: 1,
+    price: 0.1,
+    openedOn: '2026-11-02',
+    condition: 'clean',
+    limits: { least: 1, most: 5 },
+    keptAt: 'shelf 1',
+    card: { white: '#ffffff', overWhite: '#bb3333', overBlack: '#301010', thickness: 8 },
+  }
+
+  @Length(1, 80) name!: string
+  @Words(80) maker!: string
+  @IsIn(containers) container!: Container
+  @IsIn(inkFamilies) family!: InkFamily
+  @IsIn(inkNatures) nature!: InkNature
   /** g/cm³. */
-  density: number
+  @IsNumber() @Min(0) @Max(10) density!: number
   /** How strongly it tints beside an ink of strength 1. */
-  tinting: number
+  @IsNumber() @Min(0) @Max(100) tinting!: number
   /** Price of a gram in the studio's currency. */
-  price: number
+  @IsNumber() @Min(0) @Max(10_000) price!: number
   /** Day it was opened, ISO date, or null while sealed. */
-  openedOn: string | null
-  condition: TubCondition
+  @OrNull() @IsDay() openedOn!: string | null
+  @IsIn(tubConditions) condition!: TubCondition
   /** Share of a mix the maker allows, in percent, or null when nothing is said. */
-  limits: { least: number; most: number } | null
-  keptAt: string
+  @OrNull() @Part(() => Limits) limits!: Limits | null
+  @Words(120) keptAt!: string
   /** Draw-down over white and over black, or null while there is none. */
-  card: Card | null
+  @OrNull() @Part(() => Card) card!: Card | null
 }
 
 export interface TubState extends TubDescription {

@@ -1,4 +1,3 @@
-import { roomSensor } from '../../devices/room-sensor'
 import { openStream } from '../../live/open-stream'
 import { asking } from '../../services/session'
 
@@ -9,7 +8,7 @@ export default defineEventHandler(async (event) => {
     event,
     room,
     signed,
-    ({ push }) => roomSensor.follow((reading) => push('message', JSON.stringify(reading))),
-    ({ push }) => push('message', JSON.stringify(roomSensor.reading())),
+    ({ push }) => room.devices.sensor.follow((reading) => push('message', JSON.stringify(reading))),
+    ({ push }) => push('message', JSON.stringify(room.devices.sensor.reading())),
   )
 })

@@ -1,4 +1,3 @@
-import { scale } from '../../devices/scale'
 import { openStream } from '../../live/open-stream'
 import { asking } from '../../services/session'
 
@@ -9,7 +8,7 @@ export default defineEventHandler(async (event) => {
     event,
     room,
     signed,
-    ({ push }) => scale.follow((reading) => push('message', JSON.stringify(reading))),
-    ({ push }) => push('message', JSON.stringify(scale.reading())),
+    ({ push }) => room.devices.scale.follow((reading) => push('message', JSON.stringify(reading))),
+    ({ push }) => push('message', JSON.stringify(room.devices.scale.reading())),
   )
 })

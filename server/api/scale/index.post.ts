@@ -1,6 +1,5 @@
 import { mayTare, type StudioState } from '#core/stores/studio/state'
 import { ActAtScale } from '#shared/commands/scale'
-import { scale } from '../../devices/scale'
 import { failure } from '../../services/failure'
 import { readChecked } from '../../services/request'
 import { asking } from '../../services/session'
@@ -14,6 +13,7 @@ export default defineEventHandler(async (event) => {
       code: 'not-allowed',
       message: 'The scale is not yours to tare here. Ask an instructor or the manager.',
     })
+  const { scale } = room.devices
   if (act === 'tare') scale.tare()
   else scale.standIn(act, rate)
   return scale.reading()

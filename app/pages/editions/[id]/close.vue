@@ -48,7 +48,7 @@ const print = () => window.print()
           >
         </form>
       </template>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
     </section>
     <WhereTheyWent />
     <PrintAgain v-if="edition.state!.closedAt" />

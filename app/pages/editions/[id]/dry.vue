@@ -104,7 +104,7 @@ const hoursWords = (hours: number) =>
             {{ hoursWords(test.hours) }}, expected after {{ hoursWords(test.expected) }}
           </li>
         </ul>
-        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <TroubleLine :words="fault" />
         <div v-if="!state.closedAt" class="buttons">
           <VBtn
             v-if="undried.length > 0 && !disabled"

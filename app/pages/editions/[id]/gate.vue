@@ -208,7 +208,7 @@ onMounted(() => {
         </table>
         <InkEnough :layer-ids="[layerId]" />
       </template>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
     </section>
   </div>
 </template>

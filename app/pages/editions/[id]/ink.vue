@@ -28,7 +28,7 @@ const across = computed(() => (block.value ? Math.min(block.value.width, block.v
 <template>
   <div>
     <LayerPicker v-model="layerId" :layers="edition.state!.layers" />
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <TroubleLine :words="trouble" />
     <template v-if="loaded && layer">
       <section class="part answer">
         <LayerSlab v-if="!layer.blend" :layer="layer" :block="block" />

@@ -149,7 +149,7 @@ function counted() {
     <FoldedPart title="The sheet" :words="sheetWords" :missing="edition.state!.piece === null">
       <OpenForm @submit.prevent="keep">
         <PieceForm v-model="piece" v-model:by="by" :lots="supplies.lots" :fault="fault" :fault-field="field" />
-        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <TroubleLine :words="fault" />
         <div class="buttons">
           <VBtn v-if="!changed || edition.state!.piece === null" type="submit" :loading="busy" :disabled="!changed"
             >Keep this sheet</VBtn

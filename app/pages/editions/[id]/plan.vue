@@ -128,7 +128,7 @@ async function addLayer() {
           >
           <span v-else-if="saved" class="soft" role="status">The plan is changed.</span>
         </div>
-        <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+        <TroubleLine :words="fault" />
       </div>
       <StartFigures v-if="wanted > 0" v-model="form.plan" class="figures-part" :answers="answers" :disabled="locked" />
       <ChanceCurve

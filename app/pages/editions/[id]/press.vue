@@ -64,7 +64,7 @@ function readIn(left: ScrewSetting, right: ScrewSetting) {
 }
 
 async function set() {
-  if (!form.value.pressId) return void (setting.fault.value = 'Choose the press first, or add it under Presses.')
+  if (!form.value.pressId) return setting.refuse('Choose the press first, or add it under Presses.')
   const set = { layerId: layerId.value, ...pressForm.data() }
   if (!(await setting.giving(() => edition.give('set-press', set)))) return
   pressForm.kept()
@@ -220,7 +220,7 @@ async function set() {
             />
           </p>
         </div>
-        <p v-if="setting.fault.value" class="trouble" role="alert">{{ setting.fault.value }}</p>
+        <TroubleLine :words="setting.fault.value" />
         <div class="buttons">
           <VBtn :disabled="disabled || !isChanged" :loading="setting.busy.value" @click="set">Set the press</VBtn>
           <VBtn

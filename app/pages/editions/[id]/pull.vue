@@ -98,7 +98,7 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
           <VBtn class="quiet" :loading="busy" @click="settle(p.pullId, 'void')">Void it</VBtn>
         </li>
       </ul>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
     </section>
     <section class="part">
       <div class="part-head">
@@ -201,7 +201,7 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
           >.</template
         >
       </p>
-      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <TroubleLine :words="fault" />
       <SpoilSheet />
     </section>
     <section v-if="voided.length > 0" class="part">

@@ -47,7 +47,7 @@ const print = () =>
             >
             <NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">To the bench at this layer</NuxtLink>
           </div>
-          <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+          <TroubleLine :words="fault" />
         </div>
         <LinkCodeDrawing :link="link" :edge="128" />
       </section>

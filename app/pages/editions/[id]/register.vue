@@ -74,9 +74,8 @@ const rotation = computed({
 function useFormat(id: string | null) {
   form.value.formatId = id
   const format = formats.value.find((known) => known.id === id)
-  if (!format) return void (plan.value.series = null)
-  plan.value.series = { topLine: format.topLine, footLine: format.footLine }
-  if (format.mat)
+  plan.value.series = format ? { topLine: format.topLine, footLine: format.footLine } : null
+  if (format?.mat)
     plan.value.mat = {
       left: (plan.value.sheet.width - format.mat.width) / 2,
       top: format.topLine,
@@ -87,7 +86,7 @@ function useFormat(id: string | null) {
 
 async function keepFormat() {
   const { series, mat } = plan.value
-  if (!series) return void (formatting.fault.value = 'Draw the series lines first, then keep them as a format.')
+  if (!series) return formatting.refuse('Draw the series lines first, then keep them as a format.')
   const id = v7()
   const format = { id, name: formatName.value, ...series, mat: mat ? { width: mat.width, height: mat.height } : null }
   if (await formatting.giving(() => session.give('set-series-format', studio.of(), format))) {
@@ -213,7 +212,7 @@ function drawLines(drawn: boolean) {
                 maxlength="80"
               />
             </div>
-            <p v-if="formatting.fault.value" class="trouble" role="alert">{{ formatting.fault.value }}</p>
+            <TroubleLine :words="formatting.fault.value" />
             <div v-if="formatName.trim()" class="buttons">
               <VBtn class="quiet" :loading="formatting.busy.value" @click="keepFormat">Keep the series format</VBtn>
             </div>
@@ -244,7 +243,7 @@ function drawLines(drawn: boolean) {
               >One more pin</VBtn
             >
           </div>
-          <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+          <TroubleLine :words="fault" />
           <div class="buttons">
             <VBtn type="submit" :loading="busy" :disabled="!changed || cannot !== null"
               >Keep the registration sheet</VBtn

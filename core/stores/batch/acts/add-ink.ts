@@ -1,16 +1,23 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { IsIn } from 'class-validator'
+import { Parts } from '../../../ground/shape'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { anyone } from '../../../ground/who'
-import { type Component, type Poured, stirred, weightOf } from '../../../ink/component'
+import { type Component, Poured, stirred, weightOf } from '../../../ink/component'
 import { inkTaken } from '../../tub/events/ink-taken'
 import { inkDrawn } from '../events/ink-drawn'
 import { asPoured, heldIn, pour, pouredFrom, withoutHeld } from '../pouring'
-import type { Addition } from '../state'
+import { type Addition, additions } from '../state'
 import { batch } from '../stream'
 
-interface Added {
-  components: Poured[]
-  why: Addition
+class Added {
+  static readonly sample: Added = {
+    components: [{ tubId: 't', batchId: null, name: 'light oil', milligrams: 90 }],
+    why: 'loosened',
+  }
+
+  @Parts(() => Poured, 24, 1) components!: Poured[]
+  @IsIn(additions) why!: Addition
 }
 
 interface Stirred extends Added {
@@ -33,10 +40,10 @@ const inkAdded = defineEvent(
 )
 
 /** More is stirred into a batch that stands already. */
-export const addInk = definePlainAct(batch, 'add-ink', anyone, {
-  needs: (data: Added) => pouredFrom(data),
+export const addInk = defineAct(batch, 'add-ink', Added, anyone, {
+  needs: (data) => pouredFrom(data),
   events: [inkAdded, inkTaken, inkDrawn],
-  rule: (states, data: Added) => {
+  rule: (states, data) => {
     const taken = pour(states, data)
     const components = asPoured(states.leftOvers, data)
     return 'refusal' in taken ? taken : [inkAdded.on(states.batch, { ...data, components }), ...taken]

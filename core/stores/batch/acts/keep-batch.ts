@@ -1,16 +1,21 @@
+import { IsInt, Max, Min } from 'class-validator'
+import { heaviest } from '../../../ink/amount'
+import { Unit, Words } from '../../../ground/shape'
 import { whenOf } from '../../../ground/envelope'
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { anyone } from '../../../ground/who'
 import { grams, scaleTolerance } from '../state'
 import { batch } from '../stream'
 
-interface Kept {
+class Kept {
+  static readonly sample: Kept = { milligrams: 400, scraped: 20, how: 'wrapped' }
+
   /** Kept, and scraped off and thrown away. */
-  milligrams: number
-  scraped: number
-  how: string
+  @IsInt() @Min(0) @Max(heaviest) @Unit('mg') milligrams!: number
+  @IsInt() @Min(0) @Max(heaviest) @Unit('mg') scraped!: number
+  @Words(200) how!: string
 }
 
 const batchKept = defineEvent(batch, 'batch-kept', (state, { milligrams, scraped, how }: Kept, event) =>
@@ -22,9 +27,9 @@ const batchKept = defineEvent(batch, 'batch-kept', (state, { milligrams, scraped
 )
 
 /** What is left after a run is wrapped and kept. */
-export const keepBatch = definePlainAct(batch, 'keep-batch', anyone, {
+export const keepBatch = defineAct(batch, 'keep-batch', Kept, anyone, {
   events: [batchKept],
-  rule: ({ batch }, data: Kept) => {
+  rule: ({ batch }, data) => {
     if (data.milligrams + data.scraped > batch.left + scaleTolerance)
       return refuse(
         'more-than-left',

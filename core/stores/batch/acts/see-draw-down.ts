@@ -1,8 +1,8 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { anyone } from '../../../ground/who'
-import type { SeenDrawDown } from '../../../ink/draw-down'
+import { SeenDrawDown } from '../../../ink/draw-down'
 import { batch } from '../stream'
 
 const drawDownSeen = defineEvent(batch, 'draw-down-seen', (state, data: SeenDrawDown) =>
@@ -10,9 +10,9 @@ const drawDownSeen = defineEvent(batch, 'draw-down-seen', (state, data: SeenDraw
 )
 
 /** The batch is drawn down, and its colour seen. */
-export const seeDrawDown = definePlainAct(batch, 'see-draw-down', anyone, {
+export const seeDrawDown = defineAct(batch, 'see-draw-down', SeenDrawDown, anyone, {
   events: [drawDownSeen],
-  rule: ({ batch }, data: SeenDrawDown) =>
+  rule: ({ batch }, data) =>
     data.thickness > 0
       ? [drawDownSeen.on(batch, data)]
       : refuse('thickness-range', 'Give the film thickness of the draw-down in µm, above zero.', 'thickness'),

@@ -1,5 +1,5 @@
-import type { Climate } from '../../../drying/moments'
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { Climate } from '../../../drying/moments'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
@@ -15,10 +15,10 @@ const climateSensed = defineEvent(climate, 'climate-sensed', (state, { temperatu
 )
 
 /** The sensor's reading of the hour. Everything that dries is reckoned by it until the next, or until somebody reads the room. */
-export const senseClimate = definePlainAct(climate, 'sense-climate', staff, {
-  needs: (_data: Climate) => ({ studio: studio.of() }),
+export const senseClimate = defineAct(climate, 'sense-climate', Climate, staff, {
+  needs: () => ({ studio: studio.of() }),
   events: [climateSensed, climateRead],
-  rule: ({ climate, studio }, data: Climate) =>
+  rule: ({ climate, studio }, data) =>
     climate.watchedBy === null
       ? refuse('not-watched', 'The room sensor is off. Switch it on under Racks first.')
       : [climateSensed.on(climate, data), climateRead.on(studio, data)],

@@ -1,12 +1,16 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { IsInt, IsNumber, Max, Min } from 'class-validator'
+import { Unit } from '../../../ground/shape'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { printers } from '../../../ground/who'
 import { lot } from '../stream'
 
-interface Bought {
-  sheets: number
+class Bought {
+  static readonly sample: Bought = { sheets: 10, price: 4.2 }
+
+  @IsInt() @Min(1) @Max(100_000) @Unit('sheets') sheets!: number
   /** For one large sheet. */
-  price: number
+  @IsNumber() @Min(0) @Max(100_000) price!: number
 }
 
 const lotBought = defineEvent(lot, 'lot-bought', (state, { sheets, price }: Bought) =>
@@ -14,7 +18,7 @@ const lotBought = defineEvent(lot, 'lot-bought', (state, { sheets, price }: Boug
 )
 
 /** More of the same paper is bought. */
-export const buyPaper = definePlainAct(lot, 'buy-paper', printers, {
+export const buyPaper = defineAct(lot, 'buy-paper', Bought, printers, {
   events: [lotBought],
-  rule: ({ lot }, data: Bought) => [lotBought.on(lot, data)],
+  rule: ({ lot }, data) => [lotBought.on(lot, data)],
 })

@@ -1,12 +1,16 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { IsInt, Max, Min } from 'class-validator'
+import { Unit, Words } from '../../../ground/shape'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { reasonMissing } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
 import { lot } from '../stream'
 
-interface Counted {
-  sheets: number
-  reason: string
+class Counted {
+  static readonly sample: Counted = { sheets: 3, reason: 'x' }
+
+  @IsInt() @Min(0) @Max(100_000) @Unit('sheets') sheets!: number
+  @Words(500) reason!: string
 }
 
 const lotCounted = defineEvent(lot, 'lot-counted', (state, { sheets, reason }: Counted, event) =>
@@ -17,9 +21,9 @@ const lotCounted = defineEvent(lot, 'lot-counted', (state, { sheets, reason }: C
 )
 
 /** The sheets on the shelf are counted; from then on the book follows the count. */
-export const countLot = definePlainAct(lot, 'count-lot', printers, {
+export const countLot = defineAct(lot, 'count-lot', Counted, printers, {
   events: [lotCounted],
-  rule: ({ lot }, data: Counted) =>
+  rule: ({ lot }, data) =>
     data.reason.trim() === ''
       ? reasonMissing(`The book shows ${lot.left}; say why the count differs.`)
       : [lotCounted.on(lot, data)],

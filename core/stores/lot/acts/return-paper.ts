@@ -1,5 +1,7 @@
+import { IsInt, Max, Min } from 'class-validator'
+import { Id, Unit } from '../../../ground/shape'
 import { agree, pluralise } from '../../../units/pluralise'
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { anyone, isStaff } from '../../../ground/who'
@@ -7,9 +9,11 @@ import { rationChanged, unknownRation } from '../ration'
 import { inHand, rationOf } from '../state'
 import { lot } from '../stream'
 
-interface Returned {
-  rationId: string
-  sheets: number
+class Returned {
+  static readonly sample: Returned = { rationId: 'r', sheets: 1 }
+
+  @Id('ration') rationId!: string
+  @IsInt() @Min(1) @Max(10_000) @Unit('sheets') sheets!: number
 }
 
 const paperReturned = defineEvent(lot, 'paper-returned', (state, { rationId, sheets }: Returned) =>
@@ -20,9 +24,9 @@ const paperReturned = defineEvent(lot, 'paper-returned', (state, { rationId, she
 )
 
 /** Sheets that were given out come back to the shelf. */
-export const returnPaper = definePlainAct(lot, 'return-paper', anyone, {
+export const returnPaper = defineAct(lot, 'return-paper', Returned, anyone, {
   events: [paperReturned],
-  rule: ({ lot }, data: Returned, { personId, role }) => {
+  rule: ({ lot }, data, { personId, role }) => {
     const ration = rationOf(lot, data.rationId)
     if (!ration) return unknownRation()
     if (ration.personId !== personId && !isStaff(role))

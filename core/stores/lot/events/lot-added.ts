@@ -1,6 +1,7 @@
 import { defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
-import { lotDefaults, type WrittenDescription } from '../state'
+import { lotDefaults } from '../defaults'
+import type { WrittenDescription } from '../state'
 import { lot } from '../stream'
 
 /** A lot came into the store: bought, or kept as offcuts of another. */

@@ -1,10 +1,14 @@
+import { IsInt, Max, Min } from 'class-validator'
+import { Id, Unit } from '../../../ground/shape'
 import { defineEvent } from '../../../ground/act'
 import { appended, changed } from '../../../ground/fold'
 import { lot } from '../stream'
 
-export interface Share {
-  personId: string
-  sheets: number
+export class Share {
+  static readonly sample: Share = { personId: 'p', sheets: 4 }
+
+  @Id('person') personId!: string
+  @IsInt() @Min(1) @Max(10_000) @Unit('sheets') sheets!: number
 }
 
 interface Rationed extends Share {

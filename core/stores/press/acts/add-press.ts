@@ -1,9 +1,9 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuseFault } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
 import { pressFault } from '../fault'
-import { type PressDescription, pressDefaults } from '../state'
+import { PressDescription, pressDefaults } from '../state'
 import { press } from '../stream'
 
 const pressAdded = defineEvent(press, 'press-added', (state, data: PressDescription) => changed(state, data), [
@@ -11,10 +11,10 @@ const pressAdded = defineEvent(press, 'press-added', (state, data: PressDescript
 ])
 
 /** A press comes into the room. */
-export const addPress = definePlainAct(press, 'add-press', staff, {
+export const addPress = defineAct(press, 'add-press', PressDescription, staff, {
   begins: true,
   events: [pressAdded],
-  rule: ({ press }, data: PressDescription) => {
+  rule: ({ press }, data) => {
     const fault = pressFault(data)
     return fault ? refuseFault('press-incomplete', fault) : [pressAdded.on(press, data)]
   },

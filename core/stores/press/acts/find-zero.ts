@@ -1,22 +1,20 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { doerOf, whenOf } from '../../../ground/envelope'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
 import { noScrews } from '../fault'
-import type { Zero } from '../state'
+import { ZeroFound } from '../state'
 import { press } from '../stream'
 
-type Found = Pick<Zero, 'on' | 'left' | 'right' | 'note'>
-
-const zeroFound = defineEvent(press, 'zero-found', (state, data: Found, event) =>
+const zeroFound = defineEvent(press, 'zero-found', (state, data: ZeroFound, event) =>
   changed(state, { zero: { ...data, ...whenOf(event), ...doerOf(event) } }),
 )
 
 /** Both screws were brought down until they just touched, on what lay on the bed. */
-export const findZero = definePlainAct(press, 'find-zero', printers, {
+export const findZero = defineAct(press, 'find-zero', ZeroFound, printers, {
   events: [zeroFound],
-  rule: ({ press }, data: Found) => {
+  rule: ({ press }, data) => {
     if (press.divisions === 0) return noScrews(press.name)
     if (!(data.on.reduce((sum, { thickness }) => sum + thickness, 0) > 0))
       return refuse(

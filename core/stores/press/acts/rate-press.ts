@@ -1,13 +1,17 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { IsNumber, Max, Min } from 'class-validator'
+import { IsDay } from '../../../ground/written'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { staff } from '../../../ground/who'
 import { press } from '../stream'
 
-interface Rate {
+class Rate {
+  static readonly sample: Rate = { from: '2026-11-01', hour: 6 }
+
   /** The day from which it holds. */
-  from: string
+  @IsDay() from!: string
   /** The studio's currency for an hour. */
-  hour: number
+  @IsNumber() @Min(0) @Max(100_000) hour!: number
 }
 
 const pressRated = defineEvent(press, 'press-rated', (state, rate: Rate) =>
@@ -17,7 +21,7 @@ const pressRated = defineEvent(press, 'press-rated', (state, rate: Rate) =>
 )
 
 /** What an hour at a press costs from a day on. */
-export const ratePress = definePlainAct(press, 'rate-press', staff, {
+export const ratePress = defineAct(press, 'rate-press', Rate, staff, {
   events: [pressRated],
-  rule: ({ press }, data: Rate) => [pressRated.on(press, data)],
+  rule: ({ press }, data) => [pressRated.on(press, data)],
 })

@@ -1,8 +1,9 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { Parts } from '../../../ground/shape'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
-import type { PastEdition, PastEditionRow } from '../../../plan/past-editions'
+import { type PastEdition, PastEditionRow } from '../../../plan/past-editions'
 import { studio } from '../stream'
 
 const pastEditionsAdded = defineEvent(studio, 'past-editions-added', (state, data: { editions: PastEdition[] }) =>
@@ -12,10 +13,18 @@ const pastEditionsAdded = defineEvent(studio, 'past-editions-added', (state, dat
 const sameTotals = (a: PastEditionRow, b: PastEditionRow) =>
   a.title === b.title && a.method === b.method && a.passed === b.passed && a.rejected === b.rejected
 
+class PastEditions {
+  static readonly sample: PastEditions = {
+    editions: [{ title: 'Old Pier', method: 'single', work: 'press', passed: 96, rejected: 4, finished: 0, lost: 0 }],
+  }
+
+  @Parts(() => PastEditionRow, 500) editions!: PastEditionRow[]
+}
+
 /** Editions from before the ledger are written into the book, as totals. */
-export const addPastEditions = definePlainAct(studio, 'add-past-editions', staff, {
+export const addPastEditions = defineAct(studio, 'add-past-editions', PastEditions, staff, {
   events: [pastEditionsAdded],
-  rule: ({ studio }, { editions }: { editions: PastEditionRow[] }, context) => {
+  rule: ({ studio }, { editions }, context) => {
     if (editions.length === 0)
       return refuse(
         'nothing-given',

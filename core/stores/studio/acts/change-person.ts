@@ -1,15 +1,19 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
-import type { Role } from '../../../ground/envelope'
+import { IsBoolean, IsIn } from 'class-validator'
+import { defineAct, defineEvent } from '../../../ground/act'
+import { type Role, roles } from '../../../ground/envelope'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
+import { Id } from '../../../ground/shape'
 import { managers } from '../../../ground/who'
 import type { StudioState } from '../state'
 import { studio } from '../stream'
 
-interface Changed {
-  personId: string
-  role: Role
-  active: boolean
+class Changed {
+  static readonly sample: Changed = { personId: 'p', role: 'instructor', active: true }
+
+  @Id('person') personId!: string
+  @IsIn(roles) role!: Role
+  @IsBoolean() active!: boolean
 }
 
 const personChanged = defineEvent(studio, 'person-changed', (state, { personId, role, active }: Changed) =>
@@ -22,9 +26,9 @@ function isLastManager(state: StudioState, personId: string): boolean {
 }
 
 /** A person's role changes, or they leave or come back. No browser sends this, as with adding one. */
-export const changePerson = definePlainAct(studio, 'change-person', managers, {
+export const changePerson = defineAct(studio, 'change-person', Changed, managers, {
   events: [personChanged],
-  rule: ({ studio }, data: Changed) => {
+  rule: ({ studio }, data) => {
     if (!studio.people[data.personId]) return refuse('unknown-person', 'That person is not in the studio.')
     if (isLastManager(studio, data.personId) && (data.role !== 'manager' || !data.active))
       return refuse('last-manager', 'This is the only manager. Make someone else a manager first.')

@@ -1,14 +1,21 @@
-import { definePlainAct } from '../../../ground/act'
+import { Words } from '../../../ground/shape'
+import { defineAct } from '../../../ground/act'
 import { refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
 import { leaveGiven } from '../events/leave-given'
-import { type LeaveFor, leaveOf } from '../leaves'
+import { LeaveFor, leaveOf } from '../leaves'
 import { studio } from '../stream'
 
+class NewLeave extends LeaveFor {
+  static readonly sample: NewLeave = { personId: 'p', use: 'press', pressId: 'p', note: 'hands clear of the nip' }
+
+  @Words(300) note!: string
+}
+
 /** Staff have shown a person a press, or how solvents are used here, and let them from now on. */
-export const giveLeave = definePlainAct(studio, 'give-leave', staff, {
+export const giveLeave = defineAct(studio, 'give-leave', NewLeave, staff, {
   events: [leaveGiven],
-  rule: ({ studio }, data: LeaveFor & { note: string }, { commandId }) => {
+  rule: ({ studio }, data, { commandId }) => {
     if (!studio.people[data.personId]?.active)
       return refuse('unknown-person', 'That person is not in the pressroom any more. Reload the page.', 'personId')
     if ((data.use === 'press') !== (data.pressId !== null))

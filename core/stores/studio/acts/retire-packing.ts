@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { Id } from '../../../ground/shape'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -8,10 +9,16 @@ const packingRetired = defineEvent(studio, 'packing-retired', (state, data: { id
   changed(state, { drawer: state.drawer.filter((piece) => piece.id !== data.id) }),
 )
 
+class RetirePacking {
+  static readonly sample: RetirePacking = { id: 'felt' }
+
+  @Id('piece') id!: string
+}
+
 /** Packing is used no more. */
-export const retirePacking = definePlainAct(studio, 'retire-packing', printers, {
+export const retirePacking = defineAct(studio, 'retire-packing', RetirePacking, printers, {
   events: [packingRetired],
-  rule: ({ studio }, data: { id: string }) =>
+  rule: ({ studio }, data) =>
     studio.drawer.some((piece) => piece.id === data.id)
       ? [packingRetired.on(studio, data)]
       : refuse('unknown-packing', 'That packing is not in the drawer any more.', 'id'),

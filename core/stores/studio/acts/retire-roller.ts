@@ -1,4 +1,5 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { Id } from '../../../ground/shape'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
@@ -8,10 +9,16 @@ const rollerRetired = defineEvent(studio, 'roller-retired', (state, data: { id: 
   changed(state, { rollers: state.rollers.filter((roller) => roller.id !== data.id) }),
 )
 
+class RetireRoller {
+  static readonly sample: RetireRoller = { id: 'r' }
+
+  @Id('roller') id!: string
+}
+
 /** A roller is used no more. */
-export const retireRoller = definePlainAct(studio, 'retire-roller', printers, {
+export const retireRoller = defineAct(studio, 'retire-roller', RetireRoller, printers, {
   events: [rollerRetired],
-  rule: ({ studio }, data: { id: string }) =>
+  rule: ({ studio }, data) =>
     studio.rollers.some((roller) => roller.id === data.id)
       ? [rollerRetired.on(studio, data)]
       : refuse('unknown-roller', 'That roller is not in the store any more.', 'id'),

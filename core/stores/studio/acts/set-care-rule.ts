@@ -1,5 +1,5 @@
-import type { CareRule } from '../../../care/cards'
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { CareRule } from '../../../care/cards'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { staff } from '../../../ground/who'
 import { studio } from '../stream'
@@ -15,7 +15,7 @@ const careRuleSet = defineEvent(studio, 'care-rule-set', (state, data: CareRule)
 )
 
 /** The studio's own rule beside a care card; it comes before what is usual. */
-export const setCareRule = definePlainAct(studio, 'set-care-rule', staff, {
+export const setCareRule = defineAct(studio, 'set-care-rule', CareRule, staff, {
   events: [careRuleSet],
-  rule: ({ studio }, data: CareRule) => [careRuleSet.on(studio, data)],
+  rule: ({ studio }, data) => [careRuleSet.on(studio, data)],
 })

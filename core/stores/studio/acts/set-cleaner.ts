@@ -1,5 +1,5 @@
-import type { Cleaner } from '../../../care/cleaning'
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { Cleaner } from '../../../care/cleaning'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
@@ -14,9 +14,9 @@ const cleanerSet = defineEvent(
 )
 
 /** What an ink family is washed off with here, and for how long it works by its label. */
-export const setCleaner = definePlainAct(studio, 'set-cleaner', staff, {
+export const setCleaner = defineAct(studio, 'set-cleaner', Cleaner, staff, {
   events: [cleanerSet],
-  rule: ({ studio }, data: Cleaner) =>
+  rule: ({ studio }, data) =>
     data.name.trim() === ''
       ? refuse('name-missing', 'Name the cleaner as its bottle does.', 'name')
       : [cleanerSet.on(studio, data)],

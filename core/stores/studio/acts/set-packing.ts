@@ -1,8 +1,8 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
-import type { DrawerPiece } from '../../../press/drawer'
+import { DrawerPiece } from '../../../press/drawer'
 import { studio } from '../stream'
 
 const packingSet = defineEvent(
@@ -15,9 +15,9 @@ const packingSet = defineEvent(
 )
 
 /** Packing comes into the drawer, or its measures are put right. */
-export const setPacking = definePlainAct(studio, 'set-packing', printers, {
+export const setPacking = defineAct(studio, 'set-packing', DrawerPiece, printers, {
   events: [packingSet],
-  rule: ({ studio }, data: DrawerPiece) => {
+  rule: ({ studio }, data) => {
     if (data.name.trim() === '')
       return refuse('name-missing', 'Give the packing a name to find it by, for instance “press card”.', 'name')
     if (!(data.thickness > 0))

@@ -1,8 +1,8 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { refuse } from '../../../ground/refusal'
 import { printers } from '../../../ground/who'
-import type { Roller } from '../../../ink/roller'
+import { Roller } from '../../../ink/roller'
 import { studio } from '../stream'
 
 const rollerSet = defineEvent(studio, 'roller-set', (state, data: Roller) =>
@@ -10,9 +10,9 @@ const rollerSet = defineEvent(studio, 'roller-set', (state, data: Roller) =>
 )
 
 /** A roller comes into the store, or its measures are put right. */
-export const setRoller = definePlainAct(studio, 'set-roller', printers, {
+export const setRoller = defineAct(studio, 'set-roller', Roller, printers, {
   events: [rollerSet],
-  rule: ({ studio }, data: Roller) => {
+  rule: ({ studio }, data) => {
     if (data.name.trim() === '')
       return refuse('name-missing', 'Give the roller a name to find it by, for instance “large soft”.', 'name')
     return data.width > 0 && data.diameter > 0

@@ -1,12 +1,15 @@
-import { definePlainAct, defineEvent } from '../../../ground/act'
+import { Id, Words } from '../../../ground/shape'
+import { defineAct, defineEvent } from '../../../ground/act'
 import { changed } from '../../../ground/fold'
 import { reasonMissing, refuse } from '../../../ground/refusal'
 import { staff } from '../../../ground/who'
 import { studio } from '../stream'
 
-interface Withdrawn {
-  id: string
-  reason: string
+class Withdrawn {
+  static readonly sample: Withdrawn = { id: 'x', reason: 'another room' }
+
+  @Id('thing', 80) id!: string
+  @Words(500) reason!: string
 }
 
 const pastEditionWithdrawn = defineEvent(studio, 'past-edition-withdrawn', (state, { id }: Withdrawn) =>
@@ -14,9 +17,9 @@ const pastEditionWithdrawn = defineEvent(studio, 'past-edition-withdrawn', (stat
 )
 
 /** Totals in the book no longer count. */
-export const withdrawPastEdition = definePlainAct(studio, 'withdraw-past-edition', staff, {
+export const withdrawPastEdition = defineAct(studio, 'withdraw-past-edition', Withdrawn, staff, {
   events: [pastEditionWithdrawn],
-  rule: ({ studio }, data: Withdrawn) => {
+  rule: ({ studio }, data) => {
     if (!studio.pastEditions.some((edition) => edition.id === data.id))
       return refuse('unknown-past-edition', 'That edition is not in the book of past editions any more.', 'id')
     return data.reason.trim() === ''

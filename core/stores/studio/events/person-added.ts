@@ -1,11 +1,15 @@
+import { IsIn } from 'class-validator'
 import { defineEvent } from '../../../ground/act'
-import type { Role } from '../../../ground/envelope'
+import { type Role, roles } from '../../../ground/envelope'
+import { Id } from '../../../ground/shape'
 import { changed } from '../../../ground/fold'
 import { studio } from '../stream'
 
-export interface Added {
-  personId: string
-  role: Role
+export class Added {
+  static readonly sample: Added = { personId: 'p', role: 'member' }
+
+  @Id('person') personId!: string
+  @IsIn(roles) role!: Role
 }
 
 /** Someone belongs to the room. */
