@@ -66,31 +66,49 @@ const noCircles = {
 }
 
 /** Days and hours are the room's: what reads them off this machine's clock, or off a text in UTC, has no place elsewhere. */
+const clocksApart = [
+  {
+    selector: 'CallExpression[callee.property.name="slice"][arguments.0.value=0][arguments.1.value=10]',
+    message: 'A day is told by dayOf(at, zone), of core/time: the first ten letters of a moment are a day in UTC.',
+  },
+  {
+    selector: 'NewExpression[callee.name="Date"]',
+    message: 'Moments are made by core/time: instantAt, dayOf, minuteOfLocal; in words by app/format.',
+  },
+  {
+    selector: 'MemberExpression[property.name=/^(toLocale(Date|Time)String|toDateString|toTimeString)$/]',
+    message: 'Days and hours are written by app/format, by the room’s clock.',
+  },
+  {
+    selector: 'MemberExpression[property.name=/^(get|set)(UTC)?(Hours|Minutes|Date|Day|Month|FullYear)$/]',
+    message: 'Hours and days are asked of core/time, with the room’s zone.',
+  },
+  {
+    selector: 'MemberExpression[object.name="Intl"][property.name="DateTimeFormat"]',
+    message: 'Zones and formats stand in core/time and app/format.',
+  },
+]
+
 const timeIsAType = {
   files: ['{core,shared,server,app,demo}/**/*.{ts,vue}'],
   ignores: ['core/time/**', 'app/format/**', '**/*.test.ts'],
   rules: {
+    'no-restricted-syntax': ['error', ...clocksApart],
+  },
+}
+
+/** Services ask by name: what the database is asked in SQL stands in `server/database`. */
+const sqlApart = {
+  files: ['server/{api,live,middleware,services}/**/*.ts'],
+  ignores: ['**/*.test.ts'],
+  rules: {
     'no-restricted-syntax': [
       'error',
+      ...clocksApart,
       {
-        selector: 'CallExpression[callee.property.name="slice"][arguments.0.value=0][arguments.1.value=10]',
-        message: 'A day is told by dayOf(at, zone), of core/time: the first ten letters of a moment are a day in UTC.',
-      },
-      {
-        selector: 'NewExpression[callee.name="Date"]',
-        message: 'Moments are made by core/time: instantAt, dayOf, minuteOfLocal; in words by app/format.',
-      },
-      {
-        selector: 'MemberExpression[property.name=/^(toLocale(Date|Time)String|toDateString|toTimeString)$/]',
-        message: 'Days and hours are written by app/format, by the room’s clock.',
-      },
-      {
-        selector: 'MemberExpression[property.name=/^(get|set)(UTC)?(Hours|Minutes|Date|Day|Month|FullYear)$/]',
-        message: 'Hours and days are asked of core/time, with the room’s zone.',
-      },
-      {
-        selector: 'MemberExpression[object.name="Intl"][property.name="DateTimeFormat"]',
-        message: 'Zones and formats stand in core/time and app/format.',
+        selector:
+          ':matches(TemplateElement[value.raw=/^\\s*(SELECT|INSERT|UPDATE|DELETE) /], Literal[value=/^(SELECT|INSERT|UPDATE|DELETE) /])',
+        message: 'SQL stands in server/database: give the question a name in over-events.ts, or beside its table.',
       },
     ],
   },
@@ -154,4 +172,5 @@ export default ts.config(
   only(['shared/**/*.ts'], '~/*', 'vue', 'nuxt', 'sequelize', '**/server/**', '**/app/**'),
   only(['server/**/*.ts'], '~/*', 'vue', '**/app/**'),
   only(['app/**/*.{ts,vue}'], '**/server/**', 'sequelize'),
+  sqlApart,
 )

@@ -23,3 +23,10 @@ export async function beginLineage(writer: Database): Promise<void> {
   await writer.about.update({ value: randomUUID() }, { where: { name: 'lineage' } })
   await writer.about.update({ value: String(from) }, { where: { name: 'lineage-from' } })
 }
+
+/** What was made from events after the last that is there goes too: lists are built anew, and a tap of then sent again is new. */
+export async function forgetBeyond(writer: Database, last: number): Promise<void> {
+  await writer.summaries.truncate()
+  await writer.query('DELETE FROM heads WHERE position > $1', { bind: [last] })
+  await writer.query(`DELETE FROM commands WHERE reply ->> '$.position' > $1`, { bind: [last] })
+}

@@ -1,6 +1,8 @@
 import type { LedgerEvent } from '#core/ground/envelope'
+import type { StoredReply } from '#shared/replies/replies'
 import { eventColumns, toRow } from './events'
 import type { Connections } from './connections'
+import type { Prepared } from './prepared'
 import { putSummaries } from './summaries'
 import type { Database, SummaryRow } from './tables'
 
@@ -44,4 +46,20 @@ export async function storeGroup(db: Connections, { events, head, commands, summ
     await writer.run('ROLLBACK').catch(() => undefined)
     throw error
   }
+}
+
+/** A command that was carried out before. */
+export interface StoredCommand {
+  /** Empty of one that came with an early studio file. */
+  bodyHash: string
+  reply: StoredReply
+}
+
+/** Of some commands those that were carried out before, by id. */
+export async function storedCommands(db: Prepared, ids: readonly string[]): Promise<Map<string, StoredCommand>> {
+  const found = await db.all<{ id: string; body_hash: string; reply: string }>(
+    'SELECT id, body_hash, reply FROM commands WHERE id IN (SELECT value FROM json_each($1))',
+    [JSON.stringify(ids)],
+  )
+  return new Map(found.map(({ id, body_hash, reply }) => [id, { bodyHash: body_hash, reply: JSON.parse(reply) }]))
 }

@@ -7,9 +7,9 @@ import { createReadStream, existsSync } from 'node:fs'
 import { chmod, copyFile, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
 import type { Sequelize } from 'sequelize'
+import { picturesNamed } from '../database/over-events'
 import type { StudioState } from '#core/stores/studio/state'
 import type { BackupsReply } from '#shared/replies/replies'
-import { rows } from '../database/connections'
 import { durable } from '../database/durable'
 import { type Head, HeadFile } from '../database/heads'
 
@@ -28,16 +28,6 @@ export interface BackupNote {
 
 /** How a picture's file is called: after its content. */
 export const pictureName = /^[0-9a-f]{64}\.webp$/
-
-/** Every picture that an event names, wherever in it. */
-export async function picturesNamed(db: Sequelize): Promise<string[]> {
-  const found = await rows<{ id: string }>(
-    db,
-    `SELECT DISTINCT part.value AS id FROM events, json_tree(events.data) AS part
-     WHERE events.data LIKE '%"pictureId":"%' AND part.key = 'pictureId' AND part.type = 'text'`,
-  )
-  return found.map(({ id }) => id)
-}
 
 const minute = 60_000
 const hour = 60 * minute

@@ -16,7 +16,7 @@ import { noonOf, spanOfDays } from '#core/time/room-clock'
 import { dayOf, type RoomDay } from '#core/time/room-day'
 import type { Zone } from '#core/time/zone'
 import type { AccountSummary, ChargesReply, EditionCostReply, PressSummary } from '#shared/replies/replies'
-import { rows } from '../database/connections'
+import { batchesDrawnFor } from '../database/over-events'
 import { allSummariesOf, streamsListed } from '../database/summaries'
 import { plain, type SummaryRow } from '../database/tables'
 import { readStream } from '../database/events'
@@ -96,7 +96,7 @@ export async function editionCost(room: Pressroom, id: string): Promise<EditionC
   const accounts = await allSummariesOf<AccountSummary>(room.db.reader, 'account')
   const stream = `edition:${id}`
   const { torn, pulls } = await room.ledger.read<EditionState>(stream)
-  const only = { lots: torn.map(({ lotId }) => `lot:${lotId}`), batches: await drawnFor(room, stream) }
+  const only = { lots: torn.map(({ lotId }) => `lot:${lotId}`), batches: await batchesDrawnFor(room.db.long, stream) }
   const lines = (await everyLine(room, spanOf(pulls), accounts, only)).filter(
     ({ editionStream }) => editionStream === stream,
   )
@@ -138,17 +138,6 @@ async function eachOf<State extends StreamState>(
     }
   }
   return lines
-}
-
-/** The batches of which ink was drawn for an edition. */
-async function drawnFor({ db }: Pressroom, edition: string): Promise<string[]> {
-  const found = await rows<{ stream: string }>(
-    db.long,
-    `SELECT DISTINCT stream FROM events
-     WHERE type = 'ink-drawn' AND json_extract(data, '$.editionStream') = $1`,
-    [edition],
-  )
-  return found.map(({ stream }) => stream)
 }
 
 /** From the first to the last of some pulls; of none nothing. */

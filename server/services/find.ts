@@ -5,7 +5,7 @@ import { shareOf, type Viewer } from '#core/house/who-sees'
 import { type Asked, asked } from '#core/print/asked-number'
 import type { Series } from '#core/print/series'
 import type { EditionSummary, FindReply, Found, PressSummary } from '#shared/replies/replies'
-import { rows } from '../database/connections'
+import { summariesFound } from '../database/over-events'
 import { streamsListed } from '../database/summaries'
 import type { Pressroom } from './pressroom'
 
@@ -13,26 +13,13 @@ const most = 12
 /** Editions whose sheets and numbers are looked at: the ones found, or the newest. */
 const lookedInto = 3
 
-interface Line {
-  stream: string
-  kind: string
-  title: string
-  data: string
-}
-
-/** Words of a search as the index understands them: each begins a word, whatever signs stand in it. */
-const pattern = (words: readonly string[]) => words.map((word) => `"${word.replaceAll('"', '""')}"*`).join(' AND ')
+type Line = Awaited<ReturnType<typeof summariesFound>>[number]
 
 async function linesFor(room: Pressroom, words: readonly string[], viewer: Viewer): Promise<Line[]> {
   // Signs alone are no word of the index.
   const spoken = words.filter((word) => /[\p{L}\p{N}]/u.test(word))
   if (spoken.length === 0) return []
-  const lines = await rows<Line>(
-    room.db.reader,
-    `SELECT s.stream, s.kind, s.title, s.data FROM finds JOIN summaries AS s ON s.stream = finds.stream
-     WHERE finds MATCH $1 ORDER BY s.kind <> 'edition', s.changed_at DESC LIMIT ${most * 4}`,
-    [`words : (${pattern(spoken)})`],
-  )
+  const lines = await summariesFound(room.db.reader, spoken, most * 4)
   const isSeen = ({ stream }: Line) => {
     const share = shareOf(viewer, stream, room.owners.isOwn)
     return share !== 'nothing' && share !== 'bare'

@@ -7,7 +7,7 @@ import { isStaff } from '#core/ground/who'
 import type { Viewer } from '#core/house/who-sees'
 import type { StudioState } from '#core/stores/studio/state'
 import type { EditionSummary, FloorReply, PressSummary, TubSummary } from '#shared/replies/replies'
-import { rows } from '../database/connections'
+import { firstRecordedAt } from '../database/over-events'
 import { summariesOf } from '../database/summaries'
 import { linesFor, listEditions } from './editions'
 import type { Pressroom } from './pressroom'
@@ -68,8 +68,8 @@ export async function readFloor(room: Pressroom, viewer: Viewer, now: number): P
 async function lateBackup({ demo, db, ledger, backups }: Pressroom, now: number): Promise<FloorReply['lateBackup']> {
   const { backupsKept } = await ledger.read<StudioState>('studio')
   if (demo || backupsKept === 0) return null
-  const [first] = await rows<{ at: string }>(db.reader, 'SELECT recorded_at AS at FROM events WHERE position = 1')
-  return await backups.late(now, first ? Date.parse(first.at) : now)
+  const first = await firstRecordedAt(db.reader)
+  return await backups.late(now, first ? Date.parse(first) : now)
 }
 
 const clock = (minute: number, zone: string): string => localOf(minute, zone).slice(11)

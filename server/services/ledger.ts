@@ -10,7 +10,7 @@ import type { Connections } from '../database/connections'
 import { chainStart, eventsAfter, streamPages } from '../database/events'
 import { type Head, headAfter, noHead, storedHead } from '../database/heads'
 import { summaryRow } from '../database/summaries'
-import { type Beside, type Group, storeGroup } from '../database/writing'
+import { type Beside, type Group, type StoredCommand, storedCommands, storeGroup } from '../database/writing'
 import { storageRefusal, stumbled } from './ledger-refusals'
 import { disputeOf, placed } from './new-events'
 import { type CachedState, StateCache } from './state-cache'
@@ -49,15 +49,9 @@ interface Outcome {
   answer: Answer
 }
 
-/** A command the ledger took before: its body's hash and what was answered. */
-interface Known {
-  bodyHash: string
-  reply: StoredReply
-}
-
 /** A group of commands while it is decided: what was known before, and how the streams stand after those decided so far. */
 interface Deciding {
-  known: Map<string, Known>
+  known: Map<string, StoredCommand>
   working: Map<string, CachedState>
   events: LedgerEvent[]
   recordedAt: string
@@ -175,7 +169,10 @@ export class Ledger {
     let outcomes: Outcome[] = []
     this.stretch += 1
     try {
-      deciding.known = await this.known(group.map((waiting) => waiting.submission.context.commandId))
+      deciding.known = await storedCommands(
+        this.db.prepared.reader,
+        group.map((waiting) => waiting.submission.context.commandId),
+      )
       for (const waiting of group) outcomes.push({ waiting, answer: await this.decideOne(waiting, deciding) })
       if (deciding.events.length > 0) await this.store(groupOf(this.head, outcomes, deciding))
     } catch (error) {
@@ -211,16 +208,6 @@ export class Ledger {
     } catch (error) {
       console.error(`Events to position ${this.position} are stored, but could not be told to every tab:`, error)
     }
-  }
-
-  private async known(ids: string[]): Promise<Map<string, Known>> {
-    const found = await this.db.prepared.reader.all<{ id: string; body_hash: string; reply: string }>(
-      'SELECT id, body_hash, reply FROM commands WHERE id IN (SELECT value FROM json_each($1))',
-      [JSON.stringify(ids)],
-    )
-    return new Map(
-      found.map((row) => [row.id, { bodyHash: row.body_hash, reply: JSON.parse(row.reply) as StoredReply }]),
-    )
   }
 
   /** Decide one command. Whatever it throws costs itself alone, never its neighbours in the group. */

@@ -8,7 +8,7 @@ import { inkStanding } from '#core/run/ink-standing'
 import { putAside } from '#core/stores/lot/state'
 import type { StudioState } from '#core/stores/studio/state'
 import type { BatchSummary, EditionSummary, LotSummary, PressSummary, TubSummary } from '#shared/replies/replies'
-import { rows } from '../database/connections'
+import { usedSince } from '../database/over-events'
 import { allSummariesOf } from '../database/summaries'
 import { openEditions } from './calendar'
 import { listEditions } from './editions'
@@ -16,17 +16,6 @@ import type { Pressroom } from './pressroom'
 import { sheetsFor } from './short'
 
 const weeks = 7 * 24 * 3600_000
-
-/** What went out of the stores in the weeks past, by stream: sheets of a lot, milligrams of a tub. */
-async function usedLately({ db }: Pressroom, now: number): Promise<ReadonlyMap<string, number>> {
-  const found = await rows<{ stream: string; used: number }>(
-    db.long,
-    `SELECT stream, sum(json_extract(data, CASE type WHEN 'lot-torn' THEN '$.sheets' ELSE '$.milligrams' END)) AS used
-     FROM events WHERE type IN ('lot-torn', 'ink-taken') AND recorded_at >= $1 GROUP BY stream`,
-    [instantAt(now - weeksBack * weeks)],
-  )
-  return new Map(found.map(({ stream, used }) => [stream, used]))
-}
 
 /** What is low in the store, with what the editions of the room will still take (paper, ink, packing). */
 export async function readOrders(room: Pressroom, now: number): Promise<OrderLine[]> {
@@ -39,7 +28,7 @@ export async function readOrders(room: Pressroom, now: number): Promise<OrderLin
     listEditions(room, { limit: 200 }),
     openEditions(room),
     room.ledger.read<StudioState>('studio'),
-    usedLately(room, now),
+    usedSince(room.db.long, instantAt(now - weeksBack * weeks)),
   ])
   return orderLines([
     ...papers(lots, editions, used),

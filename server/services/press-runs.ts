@@ -4,7 +4,7 @@ import { labOfHex } from '#core/ink/colour'
 import { type InkOf, runAtPress } from '#core/run/at-press'
 import { changeOver, learntFactor, minutesOf, type RunAtPress } from '#core/run/change-over'
 import type { BatchSummary, PressSummary } from '#shared/replies/replies'
-import { rows } from '../database/connections'
+import { pullsAtPress } from '../database/over-events'
 import { summariesOf } from '../database/summaries'
 import type { Pressroom } from './pressroom'
 
@@ -27,24 +27,14 @@ export async function inksOf({ db }: Pressroom): Promise<InkOf> {
 
 /** Pulls at a press as runs of one layer, in the order of the ledger. */
 async function runsAt({ db }: Pressroom, pressId: string): Promise<Run[]> {
-  const pulls = await rows<{ stream: string; layer: string; setup: number; at: string }>(
-    db.long,
-    `SELECT * FROM (
-       SELECT e.position, e.stream, json_extract(e.data, '$.layerId') AS layer, json_extract(e.data, '$.setupSeq') AS setup,
-         e.happened_at AS at
-       FROM events AS e WHERE e.type = 'pulled' AND EXISTS (
-         SELECT 1 FROM events AS s WHERE s.stream = e.stream AND s.seq = json_extract(e.data, '$.setupSeq')
-           AND s.type = 'press-set' AND json_extract(s.data, '$.setup.pressId') = $1)
-       ORDER BY e.position DESC LIMIT ${lookedAt}) ORDER BY position`,
-    [pressId],
-  )
+  const pulls = await pullsAtPress(db.long, pressId, lookedAt)
   const runs: Run[] = []
-  for (const { stream, layer, setup, at } of pulls) {
+  for (const { stream, layerId, setupSeq, at } of pulls) {
     const minute = Date.parse(at) / 60_000
     const last = runs.at(-1)
-    if (last?.stream === stream && last.layerId === layer && last.setupSeq === setup)
+    if (last?.stream === stream && last.layerId === layerId && last.setupSeq === setupSeq)
       last.to = Math.max(last.to, minute)
-    else runs.push({ stream, layerId: layer, setupSeq: setup, from: minute, to: minute })
+    else runs.push({ stream, layerId, setupSeq, from: minute, to: minute })
   }
   return runs
 }

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { type Connections, DatabaseUnusable, lockFolder, openConnections } from '../database/connections'
 import { lastPosition } from '../database/events'
 import { chainHead, HeadFile, missingFrom } from '../database/heads'
-import { beginLineage, type Lineage, lineageOf } from '../database/lineage'
+import { beginLineage, forgetBeyond, type Lineage, lineageOf } from '../database/lineage'
 import { migrate } from '../database/migrations'
 import { rebuildSummaries } from '../database/summaries'
 import { BringingIn } from '../studio-file/bringing-in'
@@ -125,17 +125,9 @@ async function refuseLess(db: Connections, folder: string): Promise<void> {
       `In ${folder} ${missing}. Nothing was changed. Bring the newest backup back with npm run restore; to go on without what is missing, start once with --as-it-is.`,
     )
   console.warn(`In ${folder} ${missing}. It goes on as it is.`)
-  await forgetBeyond(db.writer)
+  await forgetBeyond(db.writer, await lastPosition(db.writer))
   await chainHead(db.writer)
   await beginLineage(db.writer)
-}
-
-/** What was made from events that are gone goes too: lists are built anew, and a tap of then that is sent again is new. */
-async function forgetBeyond(writer: Connections['writer']): Promise<void> {
-  const last = await lastPosition(writer)
-  await writer.summaries.truncate()
-  await writer.query('DELETE FROM heads WHERE position > $1', { bind: [last] })
-  await writer.query(`DELETE FROM commands WHERE reply ->> '$.position' > $1`, { bind: [last] })
 }
 
 /** Open a data folder, making it when it is not there. @throws DatabaseUnusable when it cannot be used; nothing is held then */

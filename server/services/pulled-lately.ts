@@ -1,6 +1,6 @@
 import type { LedgerEvent } from '#core/ground/envelope'
 import type { Sequelize } from 'sequelize'
-import { rows } from '../database/connections'
+import { lastPulls } from '../database/over-events'
 
 /** Events looked through when the room opens: more than a room stores in the hours that are asked about. */
 const looked = 50_000
@@ -13,11 +13,7 @@ export class PulledLately {
   private readonly last = new Map<string, string>()
 
   async load(db: Sequelize, position: number): Promise<void> {
-    const found = await rows<{ stream: string; at: string }>(
-      db,
-      `SELECT stream, max(recorded_at) AS at FROM events WHERE position > $1 AND type = 'pulled' GROUP BY stream`,
-      [position - looked],
-    )
+    const found = await lastPulls(db, position - looked)
     for (const { stream, at } of found) this.last.set(stream, at)
   }
 

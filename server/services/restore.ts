@@ -9,7 +9,8 @@ import { durable } from '../database/durable'
 import { HeadFile, missingFrom, storedHead } from '../database/heads'
 import { beginLineage } from '../database/lineage'
 import { migrate } from '../database/migrations'
-import { type BackupNote, hashOfFile, picturesNamed, readNote } from './backups'
+import { type BackupNote, hashOfFile, readNote } from './backups'
+import { picturesNamed } from '../database/over-events'
 
 /** A backup that cannot be brought back, with what is wrong. */
 export class BackupUnusable extends Error {}

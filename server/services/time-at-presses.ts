@@ -3,7 +3,7 @@ import type { LoosePull, TimeAtPress } from '#core/charges/press-time'
 import { type LedgerEvent, streamId } from '#core/ground/envelope'
 import { upcast } from '#core/house/upcast'
 import type { Closing } from '#core/station/events/session-closed'
-import { rows } from '../database/connections'
+import { eventsOfTypes, pressOfSetups, pullsBetween, voidPulls } from '../database/over-events'
 import { streamsListed } from '../database/summaries'
 import type { Pressroom } from './pressroom'
 
@@ -65,23 +65,11 @@ export async function timeAtPresses(
 
 /** Sessions at presses, in the order of the ledger. */
 async function readSessions({ db }: Pressroom): Promise<ReadSession[]> {
-  const found = await rows<{
-    position: number
-    stream: string
-    type: string
-    version: number
-    actor: string
-    happened_at: string
-    data: string
-  }>(
-    db.long,
-    `SELECT position, stream, type, version, actor, happened_at, data FROM events
-     WHERE type IN ('session-opened', 'session-closed') ORDER BY position`,
-  )
+  const found = await eventsOfTypes(db.long, ['session-opened', 'session-closed'])
   const isPress = new Set((await streamsListed(db.reader, 'press')).map(streamId))
   const open = new Map<string, ReadSession>()
   const sessions: ReadSession[] = []
-  for (const { position, stream, type, version, actor, happened_at: at, data } of found) {
+  for (const { position, stream, type, version, actor, at, data } of found) {
     const pressId = streamId(stream)
     if (!isPress.has(pressId)) continue
     if (type === 'session-opened') {
@@ -100,55 +88,19 @@ async function readSessions({ db }: Pressroom): Promise<ReadSession[]> {
 
 /** Pulls about the span of layers that were set up on a press, voided ones left out, in the order of the ledger. */
 async function pullsAtPresses({ db }: Pressroom, span: Period): Promise<LoosePull[]> {
-  const setups = await rows<{ stream: string; seq: number; layer: string; press: string }>(
-    db.long,
-    `SELECT stream, seq, json_extract(data, '$.layerId') AS layer, json_extract(data, '$.setup.pressId') AS press
-     FROM events WHERE type = 'press-set'`,
-  )
-  const pressOf = new Map(setups.map(({ stream, seq, layer, press }) => [`${stream} ${layer} ${seq}`, press]))
-  const voided = await voidedPulls(db)
-  // A year has a hundred thousand pulls of some hundred layers: told as a row each they take three times as long to read.
-  const runs = await rows<{ stream: string; actor: string; at: string; pulls: string }>(
-    db.long,
-    `SELECT stream, actor, at, group_concat(position || '|' || happened_at || '|' || command_id, ';') AS pulls FROM (
-       SELECT stream, actor, position, happened_at, command_id, json_extract(data, '$.layerId', '$.setupSeq') AS at
-       FROM events WHERE type = 'pulled' AND happened_at >= $1 AND happened_at < $2)
-     GROUP BY stream, actor, at`,
-    [widened(span.from, -1), widened(span.until, 1)],
-  )
+  const pressOf = await pressOfSetups(db.long)
+  const voided = await voidPulls(db.long)
+  const runs = await pullsBetween(db.long, widened(span.from, -1), widened(span.until, 1))
   return runs
-    .flatMap(({ stream, actor, at, pulls }) => {
-      const [layer, setup] = JSON.parse(at) as [string, number]
-      const pressId = pressOf.get(`${stream} ${layer} ${setup}`)
+    .flatMap(({ stream, actor, layerId, setupSeq, pulls }) => {
+      const pressId = pressOf.get(`${stream} ${layerId} ${setupSeq}`)
       return pressId
-        ? pullsOf(pulls, voided).map((pull) => ({ by: actor, editionStream: stream, pressId, ...pull }))
+        ? pulls
+            .filter(({ id }) => !voided.has(id))
+            .map(({ at, position }) => ({ by: actor, editionStream: stream, pressId, at, position }))
         : []
     })
     .sort((a, b) => a.position - b.position)
-}
-
-/**
- * Pulls as they are told together, each its place, its moment and its command, by signs that no moment has in it (a moment may
- * have a comma or a space); void ones left out.
- */
-const pullsOf = (told: string, voided: ReadonlySet<string>): { at: string; position: number }[] =>
-  told.split(';').flatMap((one) => {
-    const [position, at, id] = one.split('|') as [string, string, string]
-    return voided.has(id) ? [] : [{ at, position: Number(position) }]
-  })
-
-async function voidedPulls(db: Pressroom['db']): Promise<ReadonlySet<string>> {
-  const said = await rows<{ id: string; type: string }>(
-    db.long,
-    `SELECT json_extract(data, '$.pullId') AS id, type FROM events
-     WHERE type IN ('pull-voided', 'pull-restored') ORDER BY position`,
-  )
-  const voided = new Set<string>()
-  for (const { id, type } of said) {
-    if (type === 'pull-voided') voided.add(id)
-    else voided.delete(id)
-  }
-  return voided
 }
 
 /** The session that was open at a press at a place in the ledger; asked for in the order of the ledger. */

@@ -6,7 +6,7 @@ import { spanOfDays } from '#core/time/room-clock'
 import { dayOf } from '#core/time/room-day'
 import type { YearReply } from '#shared/replies/office'
 import type { LotSummary, PressSummary } from '#shared/replies/replies'
-import { rows } from '../database/connections'
+import { type EventSaid, eventsOfTypes } from '../database/over-events'
 import { allSummariesOf } from '../database/summaries'
 import { editionsOf } from './every-edition'
 import type { Pressroom } from './pressroom'
@@ -31,21 +31,9 @@ export async function readYear(room: Pressroom, year: number): Promise<YearReply
   }
 }
 
-interface Said {
-  stream: string
-  type: string
-  data: string
-  at: string
-}
-
 /** Events of some types within the span. Browsers may have written a moment with another offset: it is read, not compared as text. */
-async function saidIn({ db }: Pressroom, span: Period, types: readonly string[]): Promise<Said[]> {
-  const places = types.map((_, i) => `$${i + 1}`).join(', ')
-  const found = await rows<Said>(
-    db.long,
-    `SELECT stream, type, data, happened_at AS at FROM events WHERE type IN (${places}) ORDER BY position`,
-    [...types],
-  )
+async function saidIn({ db }: Pressroom, span: Period, types: readonly string[]): Promise<EventSaid[]> {
+  const found = await eventsOfTypes(db.long, types)
   return found.filter(({ at }) => isIn(span, at))
 }
 

@@ -99,13 +99,13 @@ test('an hour in which the room is shut is refused, days are shut by hand and fr
     file,
     [...lines, `DTSTART;VALUE=DATE:${day}`, 'SUMMARY:Rope walk fair', 'END:VEVENT', 'END:VCALENDAR', ''].join('\r\n'),
   )
-  await page.getByLabel('Calendar file with closures').setInputFiles(file)
+  await page.getByLabel(/^Closures from a calendar file/).setInputFiles(file)
   await expect(page.getByText('1 closure from town.ics.')).toBeVisible()
   // The demo has four bookings tomorrow: they stay, and are told.
   await expect(page.getByText(/the room is shut, Rope walk fair · 4 bookings lie in it/)).toBeVisible()
   const broken = info.outputPath('broken.ics')
   writeFileSync(broken, 'no calendar at all')
-  await page.getByLabel('Calendar file with closures').setInputFiles(broken)
+  await page.getByLabel(/^Closures from a calendar file/).setInputFiles(broken)
   await expect(page.getByRole('alert')).toContainText('That is no calendar file')
   await expectAccessible(page)
 })

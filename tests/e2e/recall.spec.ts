@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { expect, expectAccessible, goTo, openEdition, test } from '../fixtures/browser'
+import { expect, expectAccessible, goTo, openEdition, say, test } from '../fixtures/browser'
 
 test('a recall card is printed, and from it alone the layer is set up again in a fresh browser', async ({
   page,
@@ -17,7 +17,7 @@ test('a recall card is printed, and from it alone the layer is set up again in a
   await expectAccessible(page)
   const cards: string[] = []
   for (const paper of ['A4', 'Letter']) {
-    await page.getByLabel('Paper of the card').selectOption(paper)
+    await say(page, 'Paper of the card', paper)
     const downloading = page.waitForEvent('download')
     await page.getByRole('button', { name: 'The card as PDF' }).click()
     cards.push(await readFile((await (await downloading).path())!, 'latin1'))

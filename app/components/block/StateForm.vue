@@ -18,15 +18,10 @@ const form = ref(blank())
 const draft = useDraft(`state ${props.blockId}`, form)
 const mirrored = ref(true)
 
-async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  await sending.giving(async () => {
-    form.value.picture = await sendPicture(file)
+const choose = ([file]: File[]) =>
+  sending.giving(async () => {
+    form.value.picture = await sendPicture(file!)
   })
-  input.value = ''
-}
 
 async function record() {
   const { name, cutOn, note, picture } = form.value
@@ -54,7 +49,7 @@ async function record() {
       />
       <VTextField v-model="form.cutOn" label="On" type="date" />
       <VTextField v-model="form.note" class="wide" label="Note" maxlength="1000" />
-      <label class="file"><span>Picture or rubbing</span><input type="file" accept="image/*" @change="choose" /></label>
+      <FileChoice label="Picture or rubbing" accept="image/*" @chosen="choose" />
     </div>
     <p v-if="sending.busy.value" class="soft" role="status">The picture is handed in …</p>
     <TroubleLine :words="sending.fault.value" />
@@ -71,16 +66,3 @@ async function record() {
     </div>
   </OpenForm>
 </template>
-
-<style scoped>
-.file span {
-  display: block;
-  font-size: 0.76rem;
-  color: var(--soft);
-  margin-bottom: 8px;
-}
-.file input {
-  font-size: 0.86rem;
-  max-width: 100%;
-}
-</style>

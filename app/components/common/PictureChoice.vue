@@ -4,24 +4,20 @@ const props = defineProps<{ what: string }>()
 const pictureId = defineModel<string | null>({ required: true })
 const { busy, fault, giving } = useGiving()
 
-async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  await giving(async () => {
-    pictureId.value = (await sendPicture(file)).id
+const choose = ([file]: File[]) =>
+  giving(async () => {
+    pictureId.value = (await sendPicture(file!)).id
   })
-  input.value = ''
-}
 </script>
 
 <template>
   <div class="choice">
     <img v-if="pictureId" :src="`/api/pictures/${pictureId}`" :alt="props.what" />
-    <label class="soft"
-      >{{ pictureId ? 'Another picture' : 'A picture' }} of {{ what }}
-      <input type="file" accept="image/*" @change="choose"
-    /></label>
+    <FileChoice
+      :label="`${pictureId ? 'Another picture' : 'A picture'} of ${what}`"
+      accept="image/*"
+      @chosen="choose"
+    />
     <button v-if="pictureId" type="button" @click="pictureId = null">Without it</button>
     <p v-if="busy" class="soft" role="status">The picture is handed in …</p>
     <TroubleLine :words="fault" />

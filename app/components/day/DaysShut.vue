@@ -68,9 +68,7 @@ async function open(closureId: string) {
 }
 
 const brought = ref('')
-async function bring(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
+async function bring([file]: File[]) {
   if (!file) return
   brought.value = ''
   await bringing.giving(async () => {
@@ -78,7 +76,6 @@ async function bring(event: Event) {
     await session.give('bring-closures', calendarStream.of(), { source: file.name.slice(0, 120), closures })
     brought.value = `${pluralise(closures.length, 'closure')} from ${file.name}${left > 0 ? `; ${pluralise(left, 'line')} said no time and stayed out` : ''}.`
   })
-  input.value = ''
 }
 </script>
 
@@ -115,14 +112,12 @@ async function bring(event: Event) {
         />.
       </p>
       <template #beside
-        ><label v-if="session.isStaff" class="file"
-          >Closures from a calendar file (.ics)
-          <input
-            type="file"
-            accept=".ics,text/calendar"
-            aria-label="Calendar file with closures"
-            @change="bring" /></label
-      ></template>
+        ><FileChoice
+          v-if="session.isStaff"
+          label="Closures from a calendar file (.ics)"
+          accept=".ics,text/calendar"
+          @chosen="bring"
+      /></template>
     </ActForm>
     <TroubleLine :words="bringing.fault.value" />
     <p v-if="brought" role="status">{{ brought }}</p>
@@ -142,8 +137,5 @@ async function bring(event: Event) {
 .warn {
   color: var(--doubtful);
   font-weight: 600;
-}
-.file {
-  font-size: 0.9rem;
 }
 </style>

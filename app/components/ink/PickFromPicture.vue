@@ -7,8 +7,7 @@ const shown = ref(false)
 const at = ref({ x: 0.5, y: 0.5 })
 const longest = 900
 
-async function open(event: Event) {
-  const file = (event.target as HTMLInputElement).files?.[0]
+async function open([file]: File[]) {
   if (!file) return
   trouble.value = ''
   try {
@@ -49,9 +48,7 @@ function click(event: MouseEvent) {
 
 <template>
   <div class="picker">
-    <label class="soft"
-      >A picture of the card, in even daylight <input type="file" accept="image/*" @change="open"
-    /></label>
+    <FileChoice label="A picture of the card, in even daylight" accept="image/*" @chosen="open" />
     <TroubleLine :words="trouble" />
     <template v-if="shown">
       <p class="soft">Click where the colour is even, or set the place and press Take.</p>

@@ -55,9 +55,7 @@ async function type() {
   }
 }
 
-async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const files = [...(input.files ?? [])]
+async function choose(files: File[]) {
   const [file] = files
   if (!file) return
   fault.value = said.value = ''
@@ -67,7 +65,6 @@ async function choose(event: Event) {
     return refuse('A file has more than 1 MB. Cut a table into smaller ones; a record has less.')
   if (isRecords.value) {
     read.value = readPastRecords(await Promise.all(files.map((one) => one.text())))
-    input.value = ''
     return
   }
   if (files.length > 1) return refuse('Hand in one CSV at a time, or edition records (JSON) together.')
@@ -76,7 +73,6 @@ async function choose(event: Event) {
   // Spreadsheets write commas, semicolons or tabs, so the delimiter is found from the file.
   const parsed = Papa.parse<string[]>(text.trimEnd(), { delimitersToGuess: [',', ';', '\t'] })
   read.value = readPastEditions(text.trim() === '' ? [] : parsed.data.map((fields, i) => ({ line: i + 1, fields })))
-  input.value = ''
 }
 
 async function importRows() {
@@ -163,10 +159,12 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
       </div>
       <div class="buttons">
         <VBtn type="submit" class="quiet" :loading="busy">Add it</VBtn
-        ><label class="file"
-          >or a CSV file, or edition records
-          <input type="file" accept=".csv,text/csv,.json" multiple @change="choose" /></label
-        ><button type="button" class="take" @click="template">an example to fill</button>
+        ><FileChoice
+          label="or a CSV file, or edition records"
+          accept=".csv,text/csv,.json"
+          multiple
+          @chosen="choose"
+        /><button type="button" class="take" @click="template">an example to fill</button>
       </div>
     </form>
     <TroubleLine :words="fault" />
@@ -198,9 +196,6 @@ const pulls = computed(() => props.past.reduce((sum, edition) => sum + edition.p
 }
 table.ruled {
   margin-top: 12px;
-}
-.file {
-  font-size: 0.9rem;
 }
 .take {
   color: var(--green);

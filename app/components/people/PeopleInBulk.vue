@@ -19,9 +19,7 @@ const out = () =>
     download(await rowsCsv(rows), 'text/csv', 'people.csv')
   })
 
-async function read(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
+async function read([file]: File[]) {
   if (!file) return
   pins.value = []
   left.value = []
@@ -38,7 +36,6 @@ async function read(event: Event) {
       )
     list.value = peopleList(data, session.people)
   })
-  input.value = ''
 }
 
 /** Six figures that nobody guesses; each is changed when it is first used. */
@@ -85,10 +82,7 @@ const isNothing = computed(() => list.value !== null && list.value.added.length 
   <div>
     <div class="buttons">
       <VBtn class="quiet" @click="out">The list as CSV</VBtn>
-      <label
-        >A list brought in (CSV: name, role, here)
-        <input type="file" accept=".csv,text/csv" aria-label="List of people" @change="read"
-      /></label>
+      <FileChoice label="A list of people (CSV: name, role, here)" accept=".csv,text/csv" @chosen="read" />
     </div>
     <TroubleLine :words="fault" />
     <template v-if="list">

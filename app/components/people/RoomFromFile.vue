@@ -14,14 +14,10 @@ const given = ref<File | null>(null)
 let soon: ReturnType<typeof setTimeout> | undefined
 onUnmounted(() => clearTimeout(soon))
 
-async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  given.value = input.files?.[0] ?? null
+async function choose([file]: File[]) {
+  given.value = file ?? null
   await handIn()
 }
-
-/** The same file can be chosen again once it was mended. */
-const forget = (event: Event) => ((event.target as HTMLInputElement).value = '')
 
 async function handIn() {
   const file = given.value
@@ -64,7 +60,7 @@ async function take() {
       A studio file was written by another Ample Tally (Office, Files). It is read through first; nothing is taken from
       a file that was changed or cut.
     </p>
-    <label class="file">Studio file <input type="file" accept=".jsonl" @click="forget" @change="choose" /></label>
+    <FileChoice label="Studio file" accept=".jsonl" @chosen="choose" />
     <p v-if="busy && !read" class="soft" role="status">The file is on its way …</p>
     <p v-if="read?.phase === 'reading'" class="soft" role="status">
       Being read: {{ read.looked }} of {{ read.of || '…' }} events.

@@ -117,10 +117,9 @@ useTableKeys({
           </td>
           <td class="soft">{{ by(sheet) }}{{ sheet.pencilNote ? `; ${sheet.pencilNote}` : '' }}</td>
           <td class="number">
-            <input
-              type="checkbox"
+            <VCheckboxBtn
               class="tick"
-              :checked="sheet.signed"
+              :model-value="sheet.signed"
               :disabled="sheet.signed || !maySign"
               :aria-label="`Sheet ${sheet.id} signed`"
               @click.prevent="sign(sheet.id)"
@@ -159,10 +158,7 @@ figcaption {
   background: var(--sheet);
 }
 .tick {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--green);
-  cursor: pointer;
+  display: inline-flex;
 }
 @media (max-width: 900px) {
   .next {

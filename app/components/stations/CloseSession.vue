@@ -105,11 +105,7 @@ async function close() {
         </div>
         <ul class="steps">
           <li v-for="step in steps" :key="step.key">
-            <label
-              ><input type="checkbox" :checked="isDone(step)" @change="toggle(step)" /><span>{{
-                step.words
-              }}</span></label
-            >
+            <VCheckbox :label="step.words" :model-value="isDone(step)" @update:model-value="toggle(step)" />
             <RunningTimer v-if="step.seconds !== null" :label="`By its label`" :seconds="step.seconds" />
           </li>
         </ul>
@@ -177,18 +173,6 @@ form {
 }
 .steps li {
   border-bottom: 1px solid var(--rule);
-}
-.steps label {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  min-height: 44px;
-  padding: 4px 0;
-}
-.steps input {
-  width: 22px;
-  height: 22px;
-  flex: none;
 }
 .chips {
   display: inline-flex;

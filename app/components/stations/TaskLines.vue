@@ -33,15 +33,15 @@ const solve = ({ stationId, id }: TaskThere) =>
         >
         <img v-if="task.pictureId" :src="`/api/pictures/${task.pictureId}`" :alt="task.what" />
         <span class="acts">
-          <label v-if="session.isStaff" class="soft"
+          <span v-if="session.isStaff" class="soft"
             >seen to by
-            <select
-              :value="task.ownerId ?? ''"
-              :aria-label="`Who sees to it: ${task.what}`"
-              @change="own(task, ($event.target as HTMLSelectElement).value || null)"
-            >
-              <option v-for="one in people" :key="one.value" :value="one.value">{{ one.title }}</option>
-            </select></label
+            <SaidValue
+              :model-value="task.ownerId ?? ''"
+              :label="`Who sees to it: ${task.what}`"
+              kind="choice"
+              :options="people"
+              :words="task.ownerId ? session.nameOf(task.ownerId) : 'nobody yet'"
+              @update:model-value="own(task, $event || null)" /></span
           ><template v-else-if="task.ownerId && task.ownerId !== session.person?.id"
             >{{ session.nameOf(task.ownerId) }} sees to it</template
           ><button
@@ -75,14 +75,10 @@ li {
   gap: 4px 14px;
   align-items: center;
 }
-.acts button {
+.acts > button {
   color: var(--green);
   text-decoration: underline;
   text-underline-offset: 3px;
-  min-height: 32px;
-}
-select {
-  border-bottom: 2px solid var(--green);
   min-height: 32px;
 }
 img {

@@ -14,6 +14,7 @@ const card = useRecall(layerId)
 const press = computed(() => supplies.presses.find(({ id }) => id === card.value?.setup?.pressId) ?? null)
 const link = computed(() => `${window.location.origin}/bench/${edition.id}?layer=${layerId.value}`)
 const paper = ref<CardPaper>(units.unit === 'in' ? 'Letter' : 'A4')
+const papers = (['A4', 'Letter'] satisfies CardPaper[]).map((value) => ({ value, title: value }))
 const { busy, fault, giving } = useGiving()
 
 const print = () =>
@@ -38,13 +39,9 @@ const print = () =>
           <p v-else class="soft">No proof of this layer is approved yet; this is what is in force.</p>
           <div class="buttons hand">
             <VBtn :loading="busy" @click="print">The card as PDF</VBtn>
-            <label class="soft"
-              >on
-              <select v-model="paper" aria-label="Paper of the card">
-                <option>A4</option>
-                <option>Letter</option>
-              </select></label
-            >
+            <span class="soft"
+              >on <SaidValue v-model="paper" label="Paper of the card" kind="choice" :options="papers" :words="paper"
+            /></span>
             <NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">To the bench at this layer</NuxtLink>
           </div>
           <TroubleLine :words="fault" />
@@ -145,10 +142,6 @@ img {
   max-width: 100%;
   max-height: 260px;
   border: 1px solid var(--rule);
-}
-select {
-  border-bottom: 2px solid var(--green);
-  min-height: 32px;
 }
 @media (max-width: 900px) {
   .halves {
