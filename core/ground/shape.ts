@@ -20,7 +20,7 @@ export type Shape<Data extends object = object> = new () => Data
 /** The class of an act's data: with one that could be sent, for tests and as the first thing a random run throws. */
 export type ActShape<Data extends object = object> = Shape<Data> & { sample: NoInfer<Data> }
 
-export type Unit = 'mm' | 'g' | 'mg' | 'g/m²' | 'cents' | 'sheets' | '%' | 'days' | 'h'
+export type Unit = 'mm' | 'g' | 'mg' | 'g/m²' | 'g/cm³' | 'cents' | 'sheets' | '%' | 'days' | 'h'
 
 /** What we say of a field beyond what class-validator keeps of it. */
 interface Note {

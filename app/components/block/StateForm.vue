@@ -6,7 +6,7 @@ import type { PictureReply } from '#shared/replies/replies'
 const props = defineProps<{ blockId: string }>()
 const emit = defineEmits<{ done: [] }>()
 const edition = useEdition()
-const { busy, fault, giving } = useGiving()
+const { busy, footFault, giving } = useGiving()
 const sending = useGiving()
 const blank = () => ({
   name: '',
@@ -40,15 +40,16 @@ async function record() {
 <template>
   <OpenForm @submit.prevent="record">
     <div class="fields">
-      <VTextField
+      <ActField
         v-model="form.name"
+        act="record-block-state"
+        name="name"
         class="wide"
         label="What was cut"
         placeholder="first state, sky cleared"
-        maxlength="120"
       />
-      <VTextField v-model="form.cutOn" label="On" type="date" />
-      <VTextField v-model="form.note" class="wide" label="Note" maxlength="1000" />
+      <ActField v-model="form.cutOn" act="record-block-state" name="cutOn" label="On" />
+      <ActField v-model="form.note" act="record-block-state" name="note" class="wide" label="Note" />
       <FileChoice label="Picture or rubbing" accept="image/*" @chosen="choose" />
     </div>
     <p v-if="sending.busy.value" class="soft" role="status">The picture is handed in …</p>
@@ -59,7 +60,7 @@ async function record() {
       :picture-id="form.picture.id"
       :what="form.name || 'the block'"
     />
-    <TroubleLine :words="fault" />
+    <TroubleLine :words="footFault" />
     <div class="buttons">
       <VBtn type="submit" :loading="busy" :disabled="sending.busy.value">Keep this state</VBtn
       ><VBtn class="quiet" @click="emit('done')">Leave it</VBtn>

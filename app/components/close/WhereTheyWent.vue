@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { today } from '~/format/days'
 import { printName, printsGone, printsHere } from '#core/edition/whereabouts'
-import { type Leaving, leavings } from '#core/print/whereabouts'
+import type { Leaving } from '#core/print/whereabouts'
 import { date } from '~/format/days'
 
 /** Where each print went, one line each; what is still here; and what comes back. */
 const edition = useEdition()
-const { busy, fault, field, giving } = useGiving()
+const { busy, footFault, giving } = useGiving()
 const state = computed(() => edition.state!)
 const here = computed(() => printsHere(state.value))
 const gone = computed(() => printsGone(state.value))
@@ -50,15 +50,15 @@ async function comesBack() {
     </div>
     <form v-if="edition.isTheirs && here.length > 0" class="send" @submit.prevent="send">
       <VSelect v-model="form.sheetId" label="Print that leaves" placeholder="which" :items="items" />
-      <VSelect v-model="form.how" label="It is" :items="[...leavings]" />
-      <VTextField v-model="form.to" label="To" maxlength="120" />
-      <VTextField v-model="form.on" label="On" type="date" :error-messages="field === 'on' ? [fault] : []" />
+      <ActField v-model="form.how" act="send-print" name="how" label="It is" />
+      <ActField v-model="form.to" act="send-print" name="to" label="To" />
+      <ActField v-model="form.on" act="send-print" name="on" label="On" />
       <VBtn type="submit" :loading="busy" :disabled="form.sheetId === null">It left</VBtn>
       <p class="soft">
         What is written here stays in the ledger for good: initials or a place do where a name need not.
       </p>
     </form>
-    <p v-if="fault && field !== 'on'" class="trouble" role="alert">{{ fault }}</p>
+    <TroubleLine :words="footFault" />
     <VTextField
       v-if="gone.length > 8"
       v-model="search"

@@ -1,20 +1,27 @@
 <script setup lang="ts">
 import { tub as tubStream } from '#core/stores/tub/stream'
 import { v7 } from 'uuid'
-import { readCard } from '#core/ink/draw-down'
-import { inkNatures } from '#core/ink/pigments'
-import { inkFamilies } from '#core/ink/family'
-import { containers, tubConditions } from '#core/stores/tub/state'
+import { type Card, readCard } from '#core/ink/draw-down'
+import type { TubDescription } from '#core/stores/tub/state'
 import type { TubSummary } from '#shared/replies/replies'
 
 /** An ink for the store: a new tub, or a known one described anew, with its draw-down. */
 const props = defineProps<{ tub?: TubSummary }>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
-const { busy, fault, field, giving } = useGiving()
+const { busy, fault, field, footFault, giving } = useGiving()
 const picking = ref<'white' | 'overWhite' | 'overBlack' | null>(null)
 
-function blank() {
+/** What nobody said yet is null, and refused by its name when the act is given. Ink is priced and weighed as on labels. */
+type Form = { [Name in keyof Omit<TubDescription, 'price' | 'card' | 'limits'>]: TubDescription[Name] | null } & {
+  price: string
+  grams: string
+  least: string
+  most: string
+  drawn: boolean
+  card: Omit<Card, 'thickness'> & { thickness: string }
+}
+function blank(): Form {
   const { tub } = props
   return {
     name: tub?.name ?? '',
@@ -22,11 +29,11 @@ function blank() {
     container: tub?.container ?? 'tub',
     family: tub?.family ?? 'oil',
     nature: tub?.nature ?? 'pigment',
-    density: String(tub?.density ?? 1.1),
-    tinting: String(tub?.tinting ?? 1),
+    density: tub?.density ?? 1.1,
+    tinting: tub?.tinting ?? 1,
     price: tub ? String(Math.round(tub.price * 1000) / 10) : '',
     grams: '',
-    openedOn: tub?.openedOn ?? '',
+    openedOn: tub?.openedOn ?? null,
     condition: tub?.condition ?? 'clean',
     least: tub?.limits ? String(tub.limits.least) : '',
     most: tub?.limits ? String(tub.limits.most) : '',
@@ -47,26 +54,20 @@ const halves = [
   { of: 'overWhite', word: 'over white' },
   { of: 'overBlack', word: 'over black' },
 ] as const
-const natures = inkNatures.map((nature) => ({
-  value: nature,
-  title: nature === 'pigment' ? 'colour' : nature === 'base' ? 'transparent base' : nature,
-}))
+const natureWords = { pigment: 'colour', base: 'transparent base' }
 
 async function save() {
-  const { least, most, drawn, card, grams: weight, openedOn, ...rest } = form.value
+  const { least, most, drawn, card, grams: weight, ...rest } = form.value
   const limits =
     least.trim() === '' && most.trim() === ''
       ? null
       : { least: least.trim() === '' ? 0 : typedNumber(least), most: most.trim() === '' ? 100 : typedNumber(most) }
   const description = {
     ...rest,
-    density: typedNumber(rest.density),
-    tinting: typedNumber(rest.tinting),
     price: rest.price.trim() === '' ? 0 : typedNumber(rest.price) / 100,
-    openedOn: openedOn || null,
     limits,
     card: drawn ? { ...card, thickness: typedNumber(card.thickness) } : null,
-  }
+  } as TubDescription
   const id = props.tub?.id ?? v7()
   const done = await giving(() =>
     props.tub
@@ -82,6 +83,7 @@ async function save() {
   emit('done')
 }
 const wrong = (name: string) => (field.value === name ? fault.value : undefined)
+const otherFault = computed(() => (['milligrams', 'price', 'limits'].includes(field.value) ? '' : footFault.value))
 function picked(hex: string) {
   if (picking.value) form.value.card[picking.value] = hex
   picking.value = null
@@ -89,19 +91,13 @@ function picked(hex: string) {
 </script>
 
 <template>
-  <ActForm :button="tub ? 'Change the ink' : 'Put it on the shelf'" :busy="busy" :fault="fault" @give="save">
+  <ActForm :button="tub ? 'Change the ink' : 'Put it on the shelf'" :busy="busy" :fault="otherFault" @give="save">
     <div class="fields">
-      <VTextField
-        v-model="form.name"
-        class="wide"
-        label="Name"
-        placeholder="as on its label"
-        :error-messages="wrong('name')"
-      />
-      <VTextField v-model="form.maker" label="Maker" />
-      <VSelect v-model="form.container" label="Comes in a" :items="[...containers]" />
-      <VSelect v-model="form.family" label="Family" :items="[...inkFamilies]" />
-      <VSelect v-model="form.nature" label="It is" :items="natures" />
+      <ActField v-model="form.name" act="add-tub" name="name" class="wide" label="Name" placeholder="as on its label" />
+      <ActField v-model="form.maker" act="add-tub" name="maker" label="Maker" />
+      <ActField v-model="form.container" act="add-tub" name="container" label="Comes in a" />
+      <ActField v-model="form.family" act="add-tub" name="family" label="Family" />
+      <ActField v-model="form.nature" act="add-tub" name="nature" label="It is" :choices="natureWords" />
       <VTextField
         v-if="!tub"
         v-model="form.grams"
@@ -118,22 +114,16 @@ function picked(hex: string) {
         suffix="for 100 g"
         :error-messages="wrong('price')"
       />
-      <VTextField
-        v-model="form.density"
-        label="Density"
-        inputmode="decimal"
-        suffix="g/cm³"
-        :error-messages="wrong('density')"
-      />
-      <VTextField
+      <ActField v-model="form.density" act="add-tub" name="density" label="Density" />
+      <ActField
         v-model="form.tinting"
+        act="add-tub"
+        name="tinting"
         label="Tinting strength"
-        inputmode="decimal"
         hint="1 when you do not know"
-        :error-messages="wrong('tinting')"
       />
-      <VTextField v-model="form.openedOn" label="Opened on" type="date" />
-      <VSelect v-model="form.condition" label="How it stands" :items="[...tubConditions]" />
+      <ActField v-model="form.openedOn" act="add-tub" name="openedOn" label="Opened on" />
+      <ActField v-model="form.condition" act="add-tub" name="condition" label="How it stands" />
       <VTextField
         v-model="form.least"
         label="The label allows from"
@@ -142,7 +132,7 @@ function picked(hex: string) {
         :error-messages="wrong('limits')"
       />
       <VTextField v-model="form.most" label="to" inputmode="decimal" suffix="% of a mix" />
-      <VTextField v-model="form.keptAt" label="Kept" placeholder="shelf, drawer" />
+      <ActField v-model="form.keptAt" act="add-tub" name="keptAt" label="Kept" placeholder="shelf, drawer" />
       <VCheckbox v-model="form.drawn" class="wide" label="there is a draw-down of it" />
     </div>
     <div v-if="form.drawn" class="card">

@@ -7,22 +7,22 @@ import { pluralise } from '#core/units/pluralise'
 const props = defineProps<{ lot: LotSummary }>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
-const { busy, fault, giving } = useGiving()
-const form = ref({ sheets: String(Math.max(0, props.lot.left)), reason: '' })
+const { busy, footFault, giving } = useGiving()
+const form = ref({ sheets: Math.max(0, props.lot.left) as number | null, reason: '' })
 
 async function count() {
-  const sheets = form.value.sheets.trim() === '' ? Number.NaN : Number(form.value.sheets)
-  if (await giving(() => session.give('count-lot', lotStream.of(props.lot.id), { sheets, reason: form.value.reason })))
+  const { sheets, reason } = form.value
+  if (await giving(() => session.give('count-lot', lotStream.of(props.lot.id), { sheets: sheets!, reason })))
     emit('done')
 }
 </script>
 
 <template>
-  <ActForm button="Set the count" :busy="busy" :fault="fault" @give="count">
+  <ActForm button="Set the count" :busy="busy" :fault="footFault" @give="count">
     <p class="soft">The book shows {{ pluralise(lot.left, 'sheet') }} of {{ lot.name }}.</p>
     <div class="fields">
-      <VTextField v-model="form.sheets" label="Really there" inputmode="numeric" suffix="sheets" />
-      <VTextField v-model="form.reason" class="wide" label="Why it differs" />
+      <ActField v-model="form.sheets" act="count-lot" name="sheets" label="Really there" />
+      <ActField v-model="form.reason" act="count-lot" name="reason" class="wide" label="Why it differs" />
     </div>
     <template #beside><VBtn class="quiet" @click="emit('done')">Leave it</VBtn></template>
   </ActForm>

@@ -1,5 +1,5 @@
 import { IsBoolean, IsIn, IsNumber, Length, Max, Min } from 'class-validator'
-import { Part, Words } from '../../ground/shape'
+import { Part, Unit, Words } from '../../ground/shape'
 import type { Fault } from '../../ground/refusal'
 import { Edges, type Grain, grains } from '../../paper/tear-request'
 import { lotDefaults } from './defaults'
@@ -8,7 +8,7 @@ import { lotDefaults } from './defaults'
 export type PaperUse = 'edition' | 'proof'
 export const paperUses: readonly PaperUse[] = ['edition', 'proof']
 
-/** Large sheets bought together. Sizes in mm, weight in g/m², price for one large sheet in the studio's currency. */
+/** Large sheets bought together; price for one large sheet in the studio's currency. */
 export class LotDescription {
   static readonly sample: LotDescription = {
     maker: '',
@@ -22,9 +22,9 @@ export class LotDescription {
 
   @Words(80) maker!: string
   @Length(1, 80) name!: string
-  @IsNumber() @Min(20) @Max(5000) width!: number
-  @IsNumber() @Min(20) @Max(5000) height!: number
-  @IsNumber() @Min(5) @Max(2000) weight!: number
+  @IsNumber() @Min(20) @Max(5000) @Unit('mm') width!: number
+  @IsNumber() @Min(20) @Max(5000) @Unit('mm') height!: number
+  @IsNumber() @Min(5) @Max(2000) @Unit('g/m²') weight!: number
   @IsNumber() @Min(0) @Max(100_000) price!: number
   @IsIn(paperUses) use!: PaperUse
   @IsIn(grains) grain!: Grain

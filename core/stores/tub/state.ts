@@ -1,5 +1,5 @@
 import { IsIn, IsNumber, Length, Max, Min } from 'class-validator'
-import { OrNull, Part, Words } from '../../ground/shape'
+import { OrNull, Part, Unit, Words } from '../../ground/shape'
 import { IsDay } from '../../ground/written'
 import { Card } from '../../ink/draw-down'
 import { inkFamilies, type InkFamily } from '../../ink/family'
@@ -41,8 +41,7 @@ export class TubDescription {
   @IsIn(containers) container!: Container
   @IsIn(inkFamilies) family!: InkFamily
   @IsIn(inkNatures) nature!: InkNature
-  /** g/cm³. */
-  @IsNumber() @Min(0) @Max(10) density!: number
+  @IsNumber() @Min(0) @Max(10) @Unit('g/cm³') density!: number
   /** How strongly it tints beside an ink of strength 1. */
   @IsNumber() @Min(0) @Max(100) tinting!: number
   /** Price of a gram in the studio's currency. */
