@@ -34,7 +34,7 @@ describe('a nightly backup', () => {
         for (let halfHour = 0; halfHour < count * 48; halfHour++) {
           vi.advanceTimersByTime(30 * 60_000)
           // What is begun is let come to its end before the night goes on.
-          if (new Date().getHours() === 3) await new Promise((done) => setTimeout(done, 250))
+          await room!.backups.looked()
         }
       }
       await days(1)
@@ -51,7 +51,7 @@ describe('a nightly backup', () => {
 /** Everyday and odd nights of a machine that runs, sleeps, or was woken with a wrong clock. */
 describe('nightly backups', () => {
   const at = (day: number, hour: number) => new Date(2026, 10, day, hour)
-  const rest = () => new Promise((done) => setTimeout(done, 400))
+  const rest = () => room!.backups.looked()
   const made = async () => (await room!.backups.reply()).backups.map((one) => new Date(one.at).getDate())
 
   const running = async (night: () => Promise<void>) => {

@@ -116,6 +116,11 @@ export class Backups {
   async stop(): Promise<void> {
     if (this.timer) clearInterval(this.timer)
     clearTimeout(this.soon)
+    await this.looked()
+  }
+
+  /** Resolves when the look that is under way, if any, has come to its end, with the backup it makes. */
+  async looked(): Promise<void> {
     await this.looking
   }
 
