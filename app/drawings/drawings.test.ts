@@ -4,7 +4,7 @@ import { flowOf } from '#core/edition/flow'
 import { streamSentence } from './stream'
 import { strokesOf, tallySize } from './tally'
 import { tornEdge } from './torn-edge'
-import { ago, grams, howLong, percent } from './words'
+import { ago, grams, formatDuration, percent } from './words'
 import { dueIn } from '~/format/days'
 
 const now = Date.parse('2026-11-02T12:00:00.000Z')
@@ -24,14 +24,14 @@ describe('the words for time, weight and chance', () => {
   })
 
   it('say how long still', () => {
-    expect([0.2, 24, 89, 100, 700].map(howLong)).toEqual([
+    expect([0.2, 24, 89, 100, 700].map(formatDuration)).toEqual([
       'about 1 min',
       'about 24 min',
       'about 89 min',
       'about 1.7 h',
       'about 12 h',
     ])
-    expect(howLong(null)).toBe('')
+    expect(formatDuration(null)).toBe('')
     expect(
       ['2026-11-21', '2026-11-03', '2026-11-02', '2026-11-01', '2026-10-30', null].map((due) =>
         dueIn(due, '2026-11-02'),

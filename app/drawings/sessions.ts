@@ -16,7 +16,7 @@ export function isLeftOpen(at: string, now: number): boolean {
 }
 
 /** How a place was, in a line: all right, or what was not. */
-export function foundWords(items: readonly Finding[]): string {
+export function describeFindings(items: readonly Finding[]): string {
   if (items.length === 0) return 'not looked over'
   const wrong = items.filter(({ isRight }) => !isRight)
   return wrong.length === 0 ? 'all right' : wrong.map(({ key }) => findings[key].wrong).join(', ')
@@ -25,5 +25,5 @@ export function foundWords(items: readonly Finding[]): string {
 /** How a session ended, in a line. */
 export function leftWords({ how, items }: AsLeft, nameOf: (id: string) => string, by: string): string {
   if (how === 'taken over') return `left open, taken over by ${nameOf(by)}`
-  return how === 'left' ? `left ${foundWords(items)}` : `closed by ${nameOf(by)} as it seemed: ${foundWords(items)}`
+  return how === 'left' ? `left ${describeFindings(items)}` : `closed by ${nameOf(by)} as it seemed: ${describeFindings(items)}`
 }

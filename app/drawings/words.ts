@@ -12,7 +12,7 @@ export function ago(iso: string | null, now = Date.now()): string {
   return days === 1 ? 'yesterday' : `${days} days ago`
 }
 
-export function howLong(minutes: number | null): string {
+export function formatDuration(minutes: number | null): string {
   if (minutes === null) return ''
   if (minutes < 90) return `about ${Math.max(1, Math.round(minutes))} min`
   return `about ${(minutes / 60).toFixed(minutes < 600 ? 1 : 0)} h`

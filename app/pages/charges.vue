@@ -119,15 +119,15 @@ const pdf = () =>
     </div>
     <p class="sentence">
       From
-      <SaidValue v-model="span.from" label="First day" kind="date" :words="day(span.from) || 'some day'" />
+      <EditableValue v-model="span.from" label="First day" kind="date" :words="day(span.from) || 'some day'" />
       until
-      <SaidValue
+      <EditableValue
         v-model="span.until"
         label="Last day"
         kind="date"
         :words="day(span.until) || 'some day'"
         :fault="turned"
-      />, by <SaidValue v-model="by" label="By" kind="choice" :options="ways" :words="by" />.
+      />, by <EditableValue v-model="by" label="By" kind="choice" :options="ways" :words="by" />.
     </p>
     <TroubleLine :words="fault || making.fault.value" />
     <p v-if="unpriced.length > 0" class="unpriced">
@@ -185,9 +185,14 @@ const pdf = () =>
           </button>
         </p>
       </StatementPart>
-      <FoldedPart v-if="session.isStaff" class="no-print" title="Another charge" words="a fee, a locker, a credit">
+      <CollapsibleSection
+        v-if="session.isStaff"
+        class="no-print"
+        title="Another charge"
+        words="a fee, a locker, a credit"
+      >
         <TypeCharge @done="load" />
-      </FoldedPart>
+      </CollapsibleSection>
     </template>
   </div>
 </template>

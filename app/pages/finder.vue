@@ -134,9 +134,9 @@ const tried = (remedy: string) => giving(() => edition.give('try-remedy', { laye
       </div>
       <TroubleLine :words="refused" />
     </section>
-    <FoldedPart v-if="fault" title="What this room says of it" :words="tableWords">
+    <CollapsibleSection v-if="fault" title="What this room says of it" :words="tableWords">
       <FaultTable :fault="seen" :own="table.faultLines" :seq="table.seq" @kept="loadTable" />
-    </FoldedPart>
+    </CollapsibleSection>
     <section v-if="trials.length > 0" class="part">
       <div class="part-head"><h2>Tried on this layer</h2></div>
       <ul class="lines">

@@ -4,7 +4,7 @@ import type { FloorReply } from '#shared/replies/replies'
 import { smallTally } from '~/drawings/tally'
 import { isLeftOpen } from '~/drawings/sessions'
 import { askWords } from '~/drawings/class-words'
-import { ago, chanceWords, howLong } from '~/drawings/words'
+import { ago, chanceWords, formatDuration } from '~/drawings/words'
 import { pluralise } from '#core/units/pluralise'
 
 useHead({ title: 'The floor · Ample Tally' })
@@ -78,7 +78,7 @@ const partOfDay = computed(() => {
               <div class="figure">
                 <strong
                   >{{ edition.goodHere }} good, {{ edition.left }} to pull<template v-if="edition.minutesLeft"
-                    >, {{ howLong(edition.minutesLeft) }}</template
+                    >, {{ formatDuration(edition.minutesLeft) }}</template
                   ></strong
                 >
                 <span class="soft"

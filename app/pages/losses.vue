@@ -42,7 +42,7 @@ const finder = (fault: string) => `/finder?fault=${fault}`
       <div class="customs">
         <p>
           Pulls not good, by
-          <SaidValue v-model="by" label="Losses told apart by" kind="choice" :options="options" :words="by" />.
+          <EditableValue v-model="by" label="Losses told apart by" kind="choice" :options="options" :words="by" />.
           <template v-if="by === 'person' && !session.isStaff">Of others only staff are told.</template>
         </p>
       </div>

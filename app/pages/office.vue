@@ -31,9 +31,13 @@ onMounted(() => void loadPast().catch(() => undefined))
         </p>
       </div>
       <PeopleOfRoom />
-      <FoldedPart v-if="session.isManager" title="Many at once" words="the list of people as a file, out and in">
+      <CollapsibleSection
+        v-if="session.isManager"
+        title="Many at once"
+        words="the list of people as a file, out and in"
+      >
         <PeopleInBulk />
-      </FoldedPart>
+      </CollapsibleSection>
     </section>
     <section class="part">
       <div class="part-head">

@@ -5,7 +5,7 @@ import { type CalendarState, emptyCalendar } from './state'
 const unsaid = emptyCalendar().timeZone
 
 /** A zone as it is kept when a person sets it: UTC by its other name, so that it differs from one never set. */
-export const saidZone = (zone: Zone): Zone => (zone === unsaid ? 'Etc/UTC' : zone)
+export const zoneToKeep = (zone: Zone): Zone => (zone === unsaid ? 'Etc/UTC' : zone)
 
 /**
  * The zone whose days and hours the room keeps: as it was set, or as long as nobody set one that of the server, which

@@ -2,7 +2,7 @@ import { plannedSize, usedNumbers } from './numbers'
 import type { EditionState } from './state'
 import type { Sheet } from './sheet'
 import { inStackOrder } from './stack-order'
-import { countedPullsOn, saidOn } from './pull'
+import { countedPullsOn, resultOn } from './pull'
 import { type OrderSchool, proofSeries, type Series } from '../print/series'
 import { awaitingNumbers } from '../edition/stack'
 
@@ -14,7 +14,7 @@ function pulledAt(state: EditionState, sheet: Sheet): number {
 /** Blemishes that stand against a print when the best comes first: faults noted and rescues on its way. */
 function blemishes(state: EditionState, sheet: Sheet): number {
   return countedPullsOn(state, sheet).reduce((sum, pull) => {
-    const { faults, verdict } = saidOn(state, pull, sheet)
+    const { faults, verdict } = resultOn(state, pull, sheet)
     return sum + faults.length + (pull.rescued ? 1 : 0) + (verdict === 'doubtful' ? 2 : 0)
   }, 0)
 }

@@ -2,7 +2,7 @@ import { type FinishingStep, type SheetLaidOut, stepsOf } from '../finish/plan'
 import { finishedSize } from '../paper/piece'
 import { worst } from '../print/verdicts'
 import { layersOn, isComplete } from './layers-on'
-import { countedPullsOn, saidOn } from './pull'
+import { countedPullsOn, resultOn } from './pull'
 import type { Sheet } from './sheet'
 import type { EditionState } from './state'
 
@@ -26,7 +26,7 @@ export function batchesOf(state: EditionState): Batch[] {
     (sheet) =>
       sheet.parts.length === 0 &&
       isComplete(state, layersOn(state, sheet)) &&
-      worst(countedPullsOn(state, sheet).map((pull) => saidOn(state, pull, sheet).verdict)) !== 'reject' &&
+      worst(countedPullsOn(state, sheet).map((pull) => resultOn(state, pull, sheet).verdict)) !== 'reject' &&
       !sheet.pulls.some((id) => state.standards.some(({ pullId }) => pullId === id)),
   )
   const { batch } = state.finishing

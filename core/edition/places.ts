@@ -2,7 +2,7 @@ import type { Series } from '../print/series'
 import type { EditionState } from './state'
 import type { Sheet } from './sheet'
 import { layerNumber } from './layer'
-import { countedPullsOn, saidOn } from './pull'
+import { countedPullsOn, resultOn } from './pull'
 import { standardWord } from './standards'
 import { stepsLeft } from './finishing'
 import { isComplete, layersOn } from './layers-on'
@@ -31,7 +31,9 @@ export type Place =
 
 /** The verdict that stands on a sheet: the curator's if there is one, else the harshest of its live pulls. */
 export function standingVerdict(state: EditionState, sheet: Sheet): Verdict {
-  return sheet.curated?.verdict ?? worst(countedPullsOn(state, sheet).map((pull) => saidOn(state, pull, sheet).verdict))
+  return (
+    sheet.curated?.verdict ?? worst(countedPullsOn(state, sheet).map((pull) => resultOn(state, pull, sheet).verdict))
+  )
 }
 
 /** Where a sheet is now. */
@@ -59,7 +61,7 @@ export function placeOf(state: EditionState, sheet: Sheet): Place {
     return {
       kind: 'reject',
       layer: reached,
-      faults: [...new Set(on.flatMap((pull) => saidOn(state, pull, sheet).faults))],
+      faults: [...new Set(on.flatMap((pull) => resultOn(state, pull, sheet).faults))],
     }
   if (sheet.mark) return { kind: 'marked', series: sheet.mark.series, number: sheet.mark.number, signed: sheet.signed }
   const missed = state.layers.findIndex((layer) => layer.cutFurther && !layers.includes(layer.id))

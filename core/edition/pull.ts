@@ -129,7 +129,7 @@ export const isBegun = (state: Pulled, layerId: string): boolean =>
   state.pulls.some((pull) => pull.layerId === layerId && isLive(pull))
 
 /** How a pull came out on one sheet: as it was said of it, or of the one it was cut from, else as of the whole pull. */
-export function saidOn(
+export function resultOn(
   state: { sheets: readonly Sheet[] },
   pull: Pull,
   sheet: Sheet,

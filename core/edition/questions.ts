@@ -4,7 +4,7 @@ import { isPrint } from './curating-fault'
 import { historyOf } from './history'
 import { layerNumber } from './layer'
 import { layersOn } from './layers-on'
-import { saidOn } from './pull'
+import { resultOn } from './pull'
 import type { Sheet } from './sheet'
 import type { EditionState } from './state'
 
@@ -40,7 +40,7 @@ export function questionsOf(state: EditionState, nameOf: (id: string) => string)
     if (layersOn(state, sheet).length < state.layers.length) answer('lacking', 'without every layer', sheet)
     for (const pull of historyOf(state, sheet).pulls) {
       const on = several ? ` on layer ${layerNumber(state, pull.layerId)}` : ''
-      const { verdict, faults } = saidOn(state, pull, sheet)
+      const { verdict, faults } = resultOn(state, pull, sheet)
       if (verdict !== 'good') answer(`${verdict} ${pull.layerId}`, `${verdict}${on}`, sheet)
       for (const fault of faults) answer(`fault ${fault}`, `noted ${faultWord(fault)}`, sheet)
       if (pull.rescued) answer('rescued', 'rescued', sheet)

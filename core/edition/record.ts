@@ -8,7 +8,7 @@ import type { Zone } from '../time/zone'
 import type { StudioState } from '../stores/studio/state'
 import { numberOnSheet, writtenOtherwise } from './sheet-number'
 import type { EarlierEdition, EditionState, LaterEdition } from './state'
-import { isLive, countedPullsOn, pullOf, saidOn } from './pull'
+import { isLive, countedPullsOn, pullOf, resultOn } from './pull'
 import { batOf } from './standards'
 import { setupInForce } from './layer'
 import { faultWord } from '../print/faults'
@@ -97,7 +97,7 @@ export function sheetLines(state: EditionState): SheetLine[] {
       left: sheet.gone ? `${sheet.gone.how} ${sheet.gone.on}` : '',
       paper: sheet.lotName,
       pulls: pulls.map((pull) => pull.ordinal).join(' '),
-      faults: [...new Set(pulls.flatMap((pull) => saidOn(state, pull, sheet).faults))].map(faultWord).join(', '),
+      faults: [...new Set(pulls.flatMap((pull) => resultOn(state, pull, sheet).faults))].map(faultWord).join(', '),
       reason: sheet.destroyed?.reason ?? sheet.spoiled?.reason ?? sheet.curated?.reason ?? '',
     }
   })

@@ -2,7 +2,7 @@ import { streamId } from '../ground/envelope'
 import type { EarlierEdition, EditionState } from './state'
 
 /** How an edition stands as its blocks are taken in hand for another. */
-export function toldOf({ stream, title, sheets, closedAt }: EditionState): EarlierEdition {
+export function earlierEditionOf({ stream, title, sheets, closedAt }: EditionState): EarlierEdition {
   const signed = sheets.filter((sheet) => sheet.signed && !sheet.destroyed).length
   return { editionId: streamId(stream), title, signed, closedAt }
 }

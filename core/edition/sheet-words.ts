@@ -2,7 +2,7 @@ import { faultWord } from '../print/faults'
 import { historyOf } from './history'
 import { rowOf } from './count-rows'
 import { placeOf } from './places'
-import { saidOn } from './pull'
+import { resultOn } from './pull'
 import type { Sheet } from './sheet'
 import { numberOnSheet } from './sheet-number'
 import type { EditionState } from './state'
@@ -11,7 +11,7 @@ import type { EditionState } from './state'
 export function sheetWords(state: EditionState, sheet: Sheet): string {
   const place = placeOf(state, sheet)
   const faults = new Set([
-    ...historyOf(state, sheet).pulls.flatMap((pull) => saidOn(state, pull, sheet).faults),
+    ...historyOf(state, sheet).pulls.flatMap((pull) => resultOn(state, pull, sheet).faults),
     ...(place.kind === 'reject' ? place.faults : []),
   ])
   const standing =

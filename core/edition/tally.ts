@@ -3,7 +3,7 @@ import { isAlive, type SheetStanding, standingOf } from './places'
 import { rowOf } from './count-rows'
 import { layerNumber } from './layer'
 import { stepsLeft } from './finishing'
-import { isLive, countedPullsOn, type Pull, pullOf, rememberPulls, saidOn } from './pull'
+import { isLive, countedPullsOn, type Pull, pullOf, rememberPulls, resultOn } from './pull'
 import { carriersOf } from './sheet'
 import type { EditionState } from './state'
 
@@ -207,7 +207,7 @@ function passKeys(state: EditionState, { sheet, place, layers }: SheetStanding):
   if (place.kind === 'split') return []
   const pulls = countedPullsOn(state, sheet).filter((pull) => pull.kind === 'pull')
   const isOverruled = sheet.curated !== null && sheet.curated.verdict !== 'reject'
-  const isRejected = (pull: Pull) => saidOn(state, pull, sheet).verdict === 'reject' && !isOverruled
+  const isRejected = (pull: Pull) => resultOn(state, pull, sheet).verdict === 'reject' && !isOverruled
   const isWhole = isComplete(state, layers)
   const isLostSince = sheet.spoiled !== null || sheet.destroyed !== null || sheet.curated?.verdict === 'reject'
   const last = pulls.reduce<Pull | null>(

@@ -4,7 +4,7 @@ import { dampingTimetable } from './damping'
 import { evenMargins, finishedSize, imageOn, oneImage, pieceFault, pieceSize, type PiecePlan, usualFoot } from './piece'
 import { noEdges } from './tear-request'
 import { planTears } from './tear-plan'
-import { tearDrawing, tearWords, trueWords } from './tear-sheet'
+import { tearDrawing, tearWords, describeTruing } from './tear-sheet'
 
 const piece: PiecePlan = {
   lotId: null,
@@ -105,8 +105,8 @@ describe('the tear plan drawn', () => {
     expect(tearWords(plan.tears[0]!, show)).toMatch(
       /^[\d.]+ mm from the (left|right|upper|lower) edge, (upright|across), on the part/,
     )
-    expect(plan.trued.map((line) => trueWords(line, show))[0]).toContain('4 mm off')
-    expect(trueWords({ edge: 'left', loses: 0, deckle: true }, show)).toContain('deckle is given up')
+    expect(plan.trued.map((line) => describeTruing(line, show))[0]).toContain('4 mm off')
+    expect(describeTruing({ edge: 'left', loses: 0, deckle: true }, show)).toContain('deckle is given up')
   })
 })
 

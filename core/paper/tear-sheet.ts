@@ -119,6 +119,9 @@ export function tearWords(tear: TearPlan['tears'][number], show: (mm: number) =>
 }
 
 /** What is trued up before the first tear. */
-export function trueWords({ edge, loses, deckle }: TearPlan['trued'][number], show: (mm: number) => string): string {
+export function describeTruing(
+  { edge, loses, deckle }: TearPlan['trued'][number],
+  show: (mm: number) => string,
+): string {
   return `True up the ${sideWords[edge]} edge${loses > 0 ? `, ${show(loses)} off` : ''}${deckle ? '; its deckle is given up, since a deckle is no edge to measure from' : ''}.`
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RunWatch } from '#core/watch/run-watch'
-import { chanceWords, howLong, percent } from '~/drawings/words'
+import { chanceWords, formatDuration, percent } from '~/drawings/words'
 import { pluralise } from '#core/units/pluralise'
 
 /** Three figures to be read at two metres, and the routine to repeat. */
@@ -35,7 +35,7 @@ defineProps<{
       <b>{{ left }}</b>
       <p>
         {{ pluralise(left, 'sheet').replace(/^\d+ /, '') }} left<template v-if="minutesLeft"
-          >, {{ howLong(minutesLeft) }}</template
+          >, {{ formatDuration(minutesLeft) }}</template
         >
       </p>
     </div>
@@ -50,7 +50,7 @@ defineProps<{
       </ol>
       <p v-for="chore in chores" :key="chore" class="chore" role="status">Now: {{ chore }}</p>
       <p v-if="run?.sinceInk" class="laid">
-        ink laid {{ howLong(Math.max(1, run.sinceInk.minutes)).replace('about ', '') }} ago,
+        ink laid {{ formatDuration(Math.max(1, run.sinceInk.minutes)).replace('about ', '') }} ago,
         {{ pluralise(run.sinceInk.pulls, 'pull') }}
       </p>
       <InkEnough :layer-ids="[layerId]" only-short />

@@ -28,7 +28,7 @@ async function cancel() {
     <p v-if="book.cancelled">Cancelled {{ date(book.cancelled.at) }}: {{ book.cancelled.reason }}.</p>
     <p v-else>
       Kept
-      <SaidValue
+      <EditableValue
         v-model="form.where"
         :label="`Where ${name} is kept`"
         kind="text"
@@ -37,7 +37,7 @@ async function cancel() {
         :disabled="!mayKeep"
         @kept="keep"
       />; scored, so that no more is printed from it:
-      <SaidValue
+      <EditableValue
         v-model="scored"
         :label="`Cancel ${name}`"
         kind="text"

@@ -29,7 +29,7 @@ async function use() {
   <form v-if="others.length > 0" class="customs" @submit.prevent="use">
     <p>
       Or a block the room has:
-      <SaidValue v-model="blockId" label="Block of the room" kind="choice" :options="options" :words="words" />
+      <EditableValue v-model="blockId" label="Block of the room" kind="choice" :options="options" :words="words" />
     </p>
     <div v-if="blockId" class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Use it here</VBtn></div>
     <TroubleLine :words="fault" />

@@ -65,7 +65,7 @@ const lastDay = (until: string) => date(Date.parse(until) - 1)
   <div class="settling">
     <p v-if="open.length > 0 && session.isStaff" class="sentence">
       {{ session.nameOf(personId) }} settles <strong>{{ money(due) }}</strong>,
-      <SaidValue v-model="form.note" label="How it was settled" kind="text" :words="form.note || 'in what way?'" />.
+      <EditableValue v-model="form.note" label="How it was settled" kind="text" :words="form.note || 'in what way?'" />.
       <VBtn :loading="busy" @click="settle">Settle it</VBtn>
     </p>
     <TroubleLine :words="fault" />
@@ -77,7 +77,7 @@ const lastDay = (until: string) => date(Date.parse(until) - 1)
           <button v-if="opening !== one.id" type="button" class="link" @click="opening = one.id">Open it again</button>
           <span v-else>
             It is open again because
-            <SaidValue v-model="reason" label="Why it is open again" kind="text" :words="reason || 'of what?'" />
+            <EditableValue v-model="reason" label="Why it is open again" kind="text" :words="reason || 'of what?'" />
             <button type="button" class="link" @click="reopen(one.id)">Open it</button>
             <button type="button" class="link" @click="opening = null">Leave it</button>
           </span>

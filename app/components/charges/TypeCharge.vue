@@ -51,7 +51,7 @@ async function keep() {
 <template>
   <form @submit.prevent="keep">
     <p class="sentence">
-      <SaidValue
+      <EditableValue
         v-model="form.personId"
         label="Who owes"
         kind="choice"
@@ -59,13 +59,13 @@ async function keep() {
         :words="form.personId ? session.nameOf(form.personId) : 'somebody'"
         :fault="field === 'personId' ? fault : ''"
       />&#32;
-      <SaidValue
+      <EditableValue
         v-model="form.way"
         label="Owes or gets"
         kind="choice"
         :options="ways"
         :words="ways.find(({ value }) => value === form.way)!.title"
-      />&#32;<SaidValue
+      />&#32;<EditableValue
         v-model="form.amount"
         label="Amount"
         kind="decimal"
@@ -75,7 +75,7 @@ async function keep() {
         :fault="field === 'cents' ? fault : ''"
       />
       for
-      <SaidValue
+      <EditableValue
         v-model="form.what"
         label="What it is for"
         kind="text"
@@ -83,8 +83,8 @@ async function keep() {
         :words="form.what || 'something'"
         :fault="field === 'what' ? fault : ''"
       />
-      on <SaidValue v-model="form.on" label="Day of the charge" kind="date" :words="dayWords" />, for
-      <SaidValue
+      on <EditableValue v-model="form.on" label="Day of the charge" kind="date" :words="dayWords" />, for
+      <EditableValue
         v-model="form.editionId"
         label="For which edition"
         kind="choice"

@@ -79,7 +79,7 @@ async function notYet() {
     <p v-if="ask.what === 'paper' && ration" class="customs">
       <span
         >with
-        <SaidValue
+        <EditableValue
           :model-value="toGive"
           label="Sheets given out"
           :max="ration.aside"
@@ -92,7 +92,7 @@ async function notYet() {
     </p>
     <p v-else-if="ask.what === 'more paper' && lot" class="customs">
       <span
-        ><SaidValue
+        ><EditableValue
           :model-value="sheets ?? 1"
           label="Sheets given out"
           :min="1"

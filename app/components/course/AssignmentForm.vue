@@ -106,7 +106,7 @@ async function keep() {
 <template>
   <form @submit.prevent="keep">
     <p class="sentence">
-      <SaidValue
+      <EditableValue
         v-model="form.title"
         label="Title of the assignment"
         kind="text"
@@ -114,7 +114,7 @@ async function keep() {
         :words="form.title || 'its title'"
         :fault="field === 'title' ? fault : undefined"
       />:
-      <SaidValue
+      <EditableValue
         v-model="form.plan.size"
         label="Prints"
         :min="1"
@@ -124,7 +124,7 @@ async function keep() {
         :disabled="isBegun"
       />
       each in
-      <SaidValue
+      <EditableValue
         v-model="form.plan.layersPlanned"
         label="Layers"
         :min="1"
@@ -133,7 +133,7 @@ async function keep() {
         :words="counted(form.plan.layersPlanned, 'layer')"
         :disabled="isBegun"
       />,
-      <SaidValue
+      <EditableValue
         v-model="form.plan.method"
         label="How colour is made"
         kind="choice"
@@ -141,14 +141,14 @@ async function keep() {
         :words="methodWord(form.plan.method)"
         :disabled="isBegun"
       />, open from
-      <SaidValue
+      <EditableValue
         v-model="form.opens"
         label="Open from"
         kind="date"
         :words="form.opens ? day(form.opens) : 'the first day'"
         :fault="turned"
       />, handed in by
-      <SaidValue
+      <EditableValue
         v-model="form.due"
         label="Handed in by"
         kind="date"
@@ -159,7 +159,7 @@ async function keep() {
     <div class="customs rest">
       <p>
         For each
-        <SaidValue
+        <EditableValue
           :model-value="form.paper?.lotId ?? ''"
           label="Paper"
           kind="choice"
@@ -169,7 +169,7 @@ async function keep() {
           @update:model-value="form.paper = $event ? { lotId: $event, sheets: form.paper?.sheets ?? 2 } : null"
         /><template v-if="form.paper"
           >,
-          <SaidValue
+          <EditableValue
             v-model="form.paper.sheets"
             label="Large sheets for each"
             :min="1"
@@ -178,7 +178,7 @@ async function keep() {
             :words="pluralise(form.paper.sheets, 'large sheet')"
             :disabled="isBegun" /></template
         >; practice pulls:
-        <SaidValue
+        <EditableValue
           v-model="form.practice"
           label="Practice pulls"
           may-be-none
@@ -207,7 +207,7 @@ async function keep() {
         <button type="button" :aria-pressed="form.mayReplan" @click="form.mayReplan = true">is theirs to change</button>
       </p>
     </div>
-    <FoldedPart
+    <CollapsibleSection
       title="Handing in"
       :words="`Pictures of ${listed(form.pictures) || 'nothing'}; they say something to ${counted(form.points.length, 'point')}.`"
     >
@@ -227,7 +227,7 @@ async function keep() {
           @change="form.points = lines(($event.target as HTMLTextAreaElement).value)"
         />
       </div>
-    </FoldedPart>
+    </CollapsibleSection>
     <p v-if="fault && field !== 'title'" class="trouble" role="alert">{{ fault }}</p>
     <div class="buttons">
       <VBtn type="submit" :loading="busy">{{ assignment ? 'Keep it so' : 'Set the assignment' }}</VBtn>

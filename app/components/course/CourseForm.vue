@@ -52,21 +52,21 @@ async function keep() {
 <template>
   <form @submit.prevent="keep">
     <p class="sentence">
-      <SaidValue
+      <EditableValue
         v-model="form.name"
         label="Name of the class"
         kind="text"
         :words="form.name || 'its name'"
         :fault="field === 'name' ? fault : undefined"
-      />, <SaidValue v-model="form.term" label="Term" kind="text" :words="form.term || 'no term'" />, from
-      <SaidValue
+      />, <EditableValue v-model="form.term" label="Term" kind="text" :words="form.term || 'no term'" />, from
+      <EditableValue
         v-model="form.from"
         label="First day"
         kind="date"
         :words="form.from ? date(form.from) : 'no date set'"
       />
       until
-      <SaidValue
+      <EditableValue
         v-model="form.until"
         label="Last day"
         kind="date"
@@ -77,7 +77,7 @@ async function keep() {
     <div class="customs meets">
       <p v-for="(meeting, i) in form.meets" :key="i">
         It meets on
-        <SaidValue
+        <EditableValue
           :model-value="String(meeting.weekday)"
           :label="`Day ${i + 1}`"
           kind="choice"
@@ -86,8 +86,9 @@ async function keep() {
           @update:model-value="meeting.weekday = Number($event)"
         />
         from
-        <SaidValue v-model="meeting.from" :label="`Begins, day ${i + 1}`" kind="time" :words="meeting.from" /> until the
-        bell at <SaidValue v-model="meeting.until" :label="`Bell, day ${i + 1}`" kind="time" :words="meeting.until" />.
+        <EditableValue v-model="meeting.from" :label="`Begins, day ${i + 1}`" kind="time" :words="meeting.from" /> until
+        the bell at
+        <EditableValue v-model="meeting.until" :label="`Bell, day ${i + 1}`" kind="time" :words="meeting.until" />.
         <button type="button" class="link" @click="form.meets.splice(i, 1)">Not on that day</button>
       </p>
       <p><button type="button" class="link" @click="form.meets.push(another())">It meets on a day more</button></p>

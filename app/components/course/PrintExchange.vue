@@ -51,7 +51,7 @@ async function draw() {
       <p class="customs">
         <span
           >Each gives
-          <SaidValue
+          <EditableValue
             v-model="each"
             label="Prints each gives"
             :min="1"

@@ -63,7 +63,7 @@ async function start() {
     <ul class="names">
       <li v-for="id in missing" :key="id">
         {{ session.nameOf(id) }}
-        <SaidValue
+        <EditableValue
           :model-value="joined[id] ?? ''"
           :label="`${session.nameOf(id)} prints`"
           kind="choice"

@@ -4,7 +4,7 @@ import { sheetLaidOut } from '#core/edition/finishing'
 import { historyOf, kindOf } from '#core/edition/history'
 import { layerOf } from '#core/edition/layer'
 import { noteOf } from '#core/edition/proof-notes'
-import { pullOf, saidOn } from '#core/edition/pull'
+import { pullOf, resultOn } from '#core/edition/pull'
 import type { Sheet } from '#core/edition/sheet'
 import { batOf } from '#core/edition/standards'
 import { faultWord } from '#core/print/faults'
@@ -31,7 +31,7 @@ const thin = computed(() => Math.max(laid.value.sheet.width, laid.value.sheet.he
 const known = computed(() => historyOf(state.value, props.sheet))
 const lines = computed(() =>
   known.value.pulls.map((pull) => {
-    const { verdict, faults } = saidOn(state.value, pull, props.sheet)
+    const { verdict, faults } = resultOn(state.value, pull, props.sheet)
     return {
       id: pull.pullId,
       layer: state.value.layers.length > 1 ? (layerOf(state.value, pull.layerId)?.name ?? '') : '',
@@ -52,7 +52,7 @@ const seen = computed(() =>
   state.value.faultPlaces.filter(
     ({ pullId, fault }) =>
       known.value.pulls.some((pull) => pull.pullId === pullId) &&
-      saidOn(state.value, pullOf(state.value, pullId)!, props.sheet).faults.includes(fault),
+      resultOn(state.value, pullOf(state.value, pullId)!, props.sheet).faults.includes(fault),
   ),
 )
 const bat = computed(() => batOf(state.value))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { inOrder } from '#core/edition/allocate'
 import { historyOf } from '#core/edition/history'
-import { saidOn } from '#core/edition/pull'
+import { resultOn } from '#core/edition/pull'
 import { faultWord } from '#core/print/faults'
 
 /** The prints that take numbers, in the order laid by hand: dragged, or moved with the arrow keys. */
@@ -10,7 +10,7 @@ const state = computed(() => edition.state!)
 const order = computed(() => inOrder(state.value, 'hand'))
 const rows = computed(() =>
   order.value.map((sheet, i) => {
-    const faults = historyOf(state.value, sheet).pulls.flatMap((pull) => saidOn(state.value, pull, sheet).faults)
+    const faults = historyOf(state.value, sheet).pulls.flatMap((pull) => resultOn(state.value, pull, sheet).faults)
     return { id: sheet.id, place: i + 1, said: [...new Set(faults)].map(faultWord).join(', ') || 'nothing noted' }
   }),
 )

@@ -112,7 +112,7 @@ async function keep() {
 <template>
   <form @submit.prevent="keep">
     <p class="sentence">
-      <SaidValue
+      <EditableValue
         v-model="form.personId"
         label="Who"
         kind="choice"
@@ -122,7 +122,7 @@ async function keep() {
         :fault="field === 'personId' ? fault : ''"
       />
       has
-      <SaidValue
+      <EditableValue
         v-model="form.placeId"
         label="Place"
         kind="choice"
@@ -132,28 +132,40 @@ async function keep() {
         :fault="field === 'placeId' || field === 'pressId' ? fault : ''"
       />
       on
-      <SaidValue v-model="form.day" label="Day" kind="date" :words="dayWords" :disabled="!mayChange" />
+      <EditableValue v-model="form.day" label="Day" kind="date" :words="dayWords" :disabled="!mayChange" />
       from
-      <SaidValue v-model="form.from" label="From" kind="time" :words="form.from" :disabled="!mayChange" :fault="odd" />
+      <EditableValue
+        v-model="form.from"
+        label="From"
+        kind="time"
+        :words="form.from"
+        :disabled="!mayChange"
+        :fault="odd"
+      />
       until
-      <SaidValue v-model="form.until" label="Until" kind="time" :words="form.until" :disabled="!mayChange" /><template
-        v-if="!booking"
+      <EditableValue
+        v-model="form.until"
+        label="Until"
+        kind="time"
+        :words="form.until"
+        :disabled="!mayChange"
+      /><template v-if="!booking"
         >, for
-        <SaidValue
+        <EditableValue
           v-model="form.editionId"
           label="For which edition"
           kind="choice"
           :options="editionChoices"
           :words="edition?.title ?? 'no edition said'" /><template v-if="edition"
           >,
-          <SaidValue
+          <EditableValue
             v-model="form.layerId"
             label="For which layer"
             kind="choice"
             :options="layerChoices"
             :words="layerWords" /></template
         >;
-        <SaidValue
+        <EditableValue
           v-model="fixed"
           label="Order of the day"
           kind="choice"
@@ -172,7 +184,7 @@ async function keep() {
     <div v-else class="customs">
       <p>
         Noted:
-        <SaidValue
+        <EditableValue
           v-model="form.note"
           label="Note on the booking"
           kind="text"

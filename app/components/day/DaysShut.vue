@@ -99,11 +99,17 @@ async function bring([file]: File[]) {
     <p v-else class="soft">No day is shut, and nobody is away.</p>
     <ActForm class="say" :button="form.who ? 'Say so' : 'Shut it'" quiet :busy="busy" :fault="fault" @give="close">
       <p class="sentence">
-        <SaidValue v-model="form.who" label="Who or what" kind="choice" :options="who" :words="whoWords(form.who)" /> is
-        {{ form.who ? 'away' : 'shut' }} from
-        <SaidValue v-model="form.from" label="First day shut" kind="date" :words="dayWords(form.from)" /> until
-        <SaidValue v-model="form.last" label="Last day shut" kind="date" :words="dayWords(form.last)" />,
-        <SaidValue
+        <EditableValue
+          v-model="form.who"
+          label="Who or what"
+          kind="choice"
+          :options="who"
+          :words="whoWords(form.who)"
+        />
+        is {{ form.who ? 'away' : 'shut' }} from
+        <EditableValue v-model="form.from" label="First day shut" kind="date" :words="dayWords(form.from)" /> until
+        <EditableValue v-model="form.last" label="Last day shut" kind="date" :words="dayWords(form.last)" />,
+        <EditableValue
           v-model="form.why"
           label="Why it is shut"
           kind="text"

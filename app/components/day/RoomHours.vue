@@ -35,7 +35,7 @@ async function keep() {
     <div class="customs">
       <p v-for="(opening, i) in form.hours" :key="i">
         On
-        <SaidValue
+        <EditableValue
           :model-value="String(opening.weekday)"
           :label="`Day ${i + 1}`"
           kind="choice"
@@ -44,15 +44,15 @@ async function keep() {
           @update:model-value="opening.weekday = Number($event)"
         />
         open from
-        <SaidValue v-model="opening.from" :label="`Opens, day ${i + 1}`" kind="time" :words="opening.from" /> until
-        <SaidValue v-model="opening.until" :label="`Shuts, day ${i + 1}`" kind="time" :words="opening.until" />.
+        <EditableValue v-model="opening.from" :label="`Opens, day ${i + 1}`" kind="time" :words="opening.from" /> until
+        <EditableValue v-model="opening.until" :label="`Shuts, day ${i + 1}`" kind="time" :words="opening.until" />.
         <button type="button" class="link" @click="form.hours.splice(i, 1)">Not then</button>
       </p>
       <p v-if="form.hours.length === 0" class="soft">Open at all hours.</p>
       <p><button type="button" class="link" @click="form.hours.push(another())">Open on a day more</button></p>
       <p>
         By the clock of
-        <SaidValue
+        <EditableValue
           v-model="form.timeZone"
           label="Time zone"
           kind="text"

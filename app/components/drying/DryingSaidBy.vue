@@ -55,7 +55,7 @@ const read = () => giving(() => session.give('read-climate', studio.of(), { ...r
   <div class="customs">
     <p>
       It dries on
-      <SaidValue
+      <EditableValue
         v-model="form.paper"
         label="Paper it dries on"
         kind="choice"
@@ -65,7 +65,7 @@ const read = () => giving(() => session.give('read-climate', studio.of(), { ...r
         @kept="keep"
       />
       in
-      <SaidValue
+      <EditableValue
         v-model="form.air"
         label="Air it dries in"
         kind="choice"
@@ -74,7 +74,7 @@ const read = () => giving(() => session.give('read-climate', studio.of(), { ...r
         :disabled="disabled"
         @kept="keep"
       />,
-      <SaidValue
+      <EditableValue
         v-model="form.drier"
         label="Drier"
         kind="choice"
@@ -83,7 +83,7 @@ const read = () => giving(() => session.give('read-climate', studio.of(), { ...r
         :disabled="disabled"
         @kept="keep"
       />. The room has
-      <SaidValue
+      <EditableValue
         v-model="room.temperature"
         label="Temperature of the room"
         kind="decimal"
@@ -94,7 +94,7 @@ const read = () => giving(() => session.give('read-climate', studio.of(), { ...r
         @kept="read"
       />
       and
-      <SaidValue
+      <EditableValue
         v-model="room.humidity"
         label="Humidity of the room"
         kind="decimal"

@@ -47,10 +47,13 @@ function cost(row: LossRow): string {
     <div class="customs">
       <p>
         Pulls not good, by
-        <SaidValue v-model="by" label="Losses told apart by" kind="choice" :options="options" :words="by" /><template
-          v-if="by === 'set-up'"
-          >, of this layer; the cost is of paper, ink and press time</template
-        >.
+        <EditableValue
+          v-model="by"
+          label="Losses told apart by"
+          kind="choice"
+          :options="options"
+          :words="by"
+        /><template v-if="by === 'set-up'">, of this layer; the cost is of paper, ink and press time</template>.
       </p>
     </div>
     <LossTable

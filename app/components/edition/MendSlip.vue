@@ -47,7 +47,7 @@ async function mend() {
     <div class="customs">
       <p>
         From pull {{ pull.ordinal }} on, what {{ session.nameOf(pull.by) }} pulled here lies
-        <SaidValue
+        <EditableValue
           v-model="form.by"
           label="Sheets further in the stack"
           :min="-20"
@@ -56,7 +56,7 @@ async function mend() {
           :words="`${pluralise(Math.abs(form.by), 'sheet')} ${form.by < 0 ? 'earlier' : 'further'}`"
         />
         in the stack, since
-        <SaidValue
+        <EditableValue
           v-model="form.reason"
           label="How the slip came"
           kind="text"

@@ -38,7 +38,7 @@ async function correct() {
     <div class="customs">
       <p>
         From pull {{ pull.ordinal }} on, what was counted with
-        <SaidValue
+        <EditableValue
           v-model="form.from"
           label="Counted with"
           kind="choice"
@@ -46,14 +46,14 @@ async function correct() {
           :words="nameOf(form.from)"
         />
         was really
-        <SaidValue
+        <EditableValue
           v-model="form.to"
           label="The ink it was"
           kind="choice"
           :options="[{ value: '', title: 'choose' }, ...others]"
           :words="form.to ? nameOf(form.to) : 'which ink?'"
         />, since
-        <SaidValue
+        <EditableValue
           v-model="form.reason"
           label="How the ink was taken for another"
           kind="text"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { standardOf, standardWord } from '#core/edition/standards'
 import { printedTogether } from '#core/edition/lock-up'
-import { type Pull, saidOn } from '#core/edition/pull'
+import { type Pull, resultOn } from '#core/edition/pull'
 import { faults } from '#core/print/faults'
 import { type Verdict, verdicts } from '#core/print/verdicts'
 
@@ -20,7 +20,7 @@ watch(
 const apart = computed(() =>
   printedTogether(edition.state!, props.pull.pullId).map((sheet) => ({
     id: sheet.id,
-    said: saidOn(edition.state!, props.pull, sheet),
+    said: resultOn(edition.state!, props.pull, sheet),
   })),
 )
 const judgeSheet = (sheetId: number, verdict: Verdict) =>

@@ -57,7 +57,7 @@ function asUsual() {
     <div class="customs">
       <p>
         A sheet with it is usually
-        <SaidValue
+        <EditableValue
           v-model="form.outcome"
           label="What it makes of a sheet"
           kind="choice"
@@ -68,7 +68,7 @@ function asUsual() {
       </p>
       <p v-for="(cause, i) in form.causes" :key="i">
         {{ i + 1 }}.
-        <SaidValue
+        <EditableValue
           v-model="cause.words"
           :label="`Cause ${i + 1}`"
           kind="text"
@@ -76,7 +76,7 @@ function asUsual() {
           :words="cause.words || 'say the cause'"
           :disabled="!session.isStaff"
         />, in
-        <SaidValue
+        <EditableValue
           v-model="cause.seat"
           :label="`Where cause ${i + 1} lies`"
           kind="choice"
@@ -84,7 +84,7 @@ function asUsual() {
           :words="cause.seat"
           :disabled="!session.isStaff"
         />: try
-        <SaidValue
+        <EditableValue
           v-model="cause.remedies"
           :label="`Remedies ${i + 1}`"
           kind="text"

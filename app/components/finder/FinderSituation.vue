@@ -49,7 +49,7 @@ const places = [
   <div class="customs">
     <p>
       Printed
-      <SaidValue
+      <EditableValue
         v-model="byHand"
         label="Printed"
         kind="choice"
@@ -57,29 +57,29 @@ const places = [
         :words="situation.byHand ? 'by hand' : 'at a press'"
       />
       from
-      <SaidValue
+      <EditableValue
         v-model="block"
         label="Block"
         kind="choice"
         :options="choices(blockKinds)"
         :words="situation.block ?? 'a block not described'"
       />, ink
-      <SaidValue
+      <EditableValue
         v-model="family"
         label="Ink family"
         kind="choice"
         :options="choices(inkFamilies)"
         :words="situation.family ?? 'not known'"
       />, paper
-      <SaidValue
+      <EditableValue
         v-model="damp"
         label="Paper"
         kind="choice"
         :options="choices(['damp', 'dry'])"
         :words="damp || 'damp or dry not known'"
       />; layer
-      <SaidValue v-model="situation.layer" label="Layer" :min="1" :max="40" :words="String(situation.layer)" />,
-      <SaidValue
+      <EditableValue v-model="situation.layer" label="Layer" :min="1" :max="40" :words="String(situation.layer)" />,
+      <EditableValue
         v-model="situation.pulls"
         label="Pulls so far"
         :max="5000"
@@ -87,7 +87,7 @@ const places = [
         :words="pluralise(situation.pulls, 'pull')"
       />
       in; it
-      <SaidValue
+      <EditableValue
         v-model="isStaying"
         label="It"
         kind="choice"

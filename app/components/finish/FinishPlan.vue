@@ -86,7 +86,7 @@ const keepColour = (name: string) => {
       <template v-if="form.colours.length === 0">No colour is laid on by hand. </template>
       <template v-else>Laid on by hand: </template>
       <template v-for="(colour, i) in form.colours" :key="colour.id">
-        <SaidValue
+        <EditableValue
           ref="colours"
           v-model="colour.name"
           :label="`Colour ${i + 1}`"
@@ -108,7 +108,7 @@ const keepColour = (name: string) => {
       <button v-if="!disabled && form.colours.length < mostColours" type="button" class="link more" @click="addColour">
         {{ form.colours.length === 0 ? 'Add a colour' : 'one more' }}</button><template v-if="form.colours.length > 0"
         >, one after the other over batches of
-        <SaidValue
+        <EditableValue
           v-model="form.batch"
           label="Prints to a batch"
           :min="1"
@@ -118,7 +118,7 @@ const keepColour = (name: string) => {
           :disabled="disabled"
           @kept="keep"
         />. A wash
-        <SaidValue
+        <EditableValue
           v-model="form.wash"
           label="Whether ink and paper bear the wash"
           kind="choice"
@@ -137,7 +137,7 @@ const keepColour = (name: string) => {
     </p>
     <p>
       Then the prints are
-      <SaidValue
+      <EditableValue
         v-model="flatten"
         label="Flattening"
         kind="choice"
@@ -147,7 +147,7 @@ const keepColour = (name: string) => {
         @kept="keep"
       />
       and
-      <SaidValue
+      <EditableValue
         v-model="trim"
         label="Trimming"
         kind="choice"
@@ -156,7 +156,7 @@ const keepColour = (name: string) => {
         :disabled="disabled"
         @kept="keep"
       />, with
-      <SaidValue
+      <EditableValue
         v-model="chop"
         label="Chop"
         kind="choice"
@@ -166,7 +166,7 @@ const keepColour = (name: string) => {
         @kept="keep"
       /><template v-if="form.chop"
         >,
-        <SaidValue
+        <EditableValue
           v-model="form.chop.width"
           label="Width of the chop"
           kind="thickness"
@@ -175,7 +175,7 @@ const keepColour = (name: string) => {
           @kept="keep"
         />
         by
-        <SaidValue
+        <EditableValue
           v-model="form.chop.height"
           label="Height of the chop"
           kind="thickness"
@@ -183,7 +183,7 @@ const keepColour = (name: string) => {
           :disabled="disabled"
           @kept="keep"
         />,
-        <SaidValue
+        <EditableValue
           v-model="form.chop.left"
           label="Chop from the left edge"
           kind="thickness"
@@ -192,7 +192,7 @@ const keepColour = (name: string) => {
           @kept="keep"
         />
         from the left and
-        <SaidValue
+        <EditableValue
           v-model="form.chop.top"
           label="Chop from the top edge"
           kind="thickness"

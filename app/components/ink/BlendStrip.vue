@@ -132,16 +132,16 @@ async function without() {
     <p class="sentence blend">
       <template v-for="(stripe, i) in form.stripes" :key="i"
         ><template v-if="i > 0"> into </template
-        ><SaidValue
+        ><EditableValue
           v-model="stripe.batchId"
           :label="`Stripe ${i + 1}`"
           kind="choice"
           :options="batches"
           :words="nameOfBatch(stripe.batchId)" /></template
       >, blended over
-      <SaidValue v-model="blendWidth" label="Width of the blend" :max="100" unit="%" :words="`${blendWidth} %`" /> of
-      the roller,
-      <SaidValue
+      <EditableValue v-model="blendWidth" label="Width of the blend" :max="100" unit="%" :words="`${blendWidth} %`" />
+      of the roller,
+      <EditableValue
         v-model="form.freshAfter"
         label="Lay it fresh after"
         :max="500"
@@ -194,7 +194,7 @@ async function without() {
     <div class="customs">
       <p>
         It widens
-        <SaidValue
+        <EditableValue
           v-model="widening"
           label="Widening with each charge"
           kind="decimal"
@@ -203,21 +203,21 @@ async function without() {
           :words="`${widening} %`"
         />
         a charge, rolled
-        <SaidValue
+        <EditableValue
           v-model="directions"
           label="Directions of the blend"
           kind="choice"
           :options="directionWords"
           :words="directionWords.find(({ value }) => value === directions)!.title"
         />; to be kept out is
-        <SaidValue
+        <EditableValue
           v-model="avoided"
           label="Hue to keep out"
           kind="choice"
           :options="hues"
           :words="form.avoid ?? 'no hue'"
         />. Seen after
-        <SaidValue
+        <EditableValue
           v-model="charges"
           label="Charges so far"
           :max="60"

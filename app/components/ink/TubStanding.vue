@@ -22,7 +22,7 @@ async function keep() {
 </script>
 
 <template>
-  <SaidValue
+  <EditableValue
     v-model="condition.is"
     :label="`How ${tub.name} stands`"
     kind="choice"

@@ -42,7 +42,7 @@ const keepCleaner = (family: InkFamily) =>
         <strong>{{ family === 'other' ? 'other ink' : family }}</strong>
         <span
           >with
-          <SaidValue
+          <EditableValue
             v-model="cleaners[family]!.name"
             :label="`Cleaner for ${family}`"
             kind="text"
@@ -51,7 +51,7 @@ const keepCleaner = (family: InkFamily) =>
             :disabled="!session.isStaff"
             @kept="keepCleaner(family)" /><template v-if="cleaners[family]!.name"
             >, working for
-            <SaidValue
+            <EditableValue
               v-model="cleaners[family]!.minutes"
               :label="`Minutes for ${family}`"
               kind="decimal"
@@ -65,7 +65,7 @@ const keepCleaner = (family: InkFamily) =>
               "
               :disabled="!session.isStaff"
               @kept="keepCleaner(family)" />, for
-            <SaidValue
+            <EditableValue
               :model-value="cleaners[family]!.isSolvent ? 'shown' : 'all'"
               :label="`Who uses it for ${family}`"
               kind="choice"
@@ -84,7 +84,7 @@ const keepCleaner = (family: InkFamily) =>
         <span
           ><span class="soft">{{ careCards[key].usual }}</span
           ><br />Here:
-          <SaidValue
+          <EditableValue
             v-model="rules[key]!"
             :label="`Own rule: ${careCards[key].title}`"
             kind="text"

@@ -60,16 +60,16 @@ async function saveStudio() {
     <div class="customs">
       <p>
         The pressroom is called
-        <SaidValue v-model="studio.name" label="Pressroom" kind="text" :words="studio.name || 'not named yet'" />.
+        <EditableValue v-model="studio.name" label="Pressroom" kind="text" :words="studio.name || 'not named yet'" />.
         Prints are pencilled
-        <SaidValue
+        <EditableValue
           v-model="studio.line"
           label="The pencilled line"
           kind="choice"
           :options="customs"
           :words="titleOf(customs, studio.line)"
         />; the number of a destroyed print is
-        <SaidValue
+        <EditableValue
           v-model="studio.destroyedNumber"
           label="Number of a destroyed print"
           kind="choice"
@@ -79,7 +79,7 @@ async function saveStudio() {
       </p>
       <p>
         Sheets are started so as to be
-        <SaidValue
+        <EditableValue
           v-model="confidence"
           label="Sheets are started to be sure to"
           kind="decimal"
@@ -89,18 +89,18 @@ async function saveStudio() {
           :words="`${confidence} %`"
         />
         sure of the edition. Lengths are in
-        <SaidValue
+        <EditableValue
           v-model="studio.unit"
           label="Lengths are shown in"
           kind="choice"
           :options="unitWords"
           :words="titleOf(unitWords, studio.unit)"
         />, money in
-        <SaidValue v-model="studio.currency" label="Currency" kind="text" :longest="8" :words="studio.currency" />.
+        <EditableValue v-model="studio.currency" label="Currency" kind="text" :longest="8" :words="studio.currency" />.
       </p>
       <p>
         A gram of ink is
-        <SaidValue
+        <EditableValue
           v-model="studio.inkGram"
           label="Ink a gram"
           kind="decimal"
@@ -109,7 +109,7 @@ async function saveStudio() {
           :words="money(studio.inkGram)"
         />
         as a rule, an hour of a press
-        <SaidValue
+        <EditableValue
           v-model="studio.pressHour"
           label="Press hour"
           kind="decimal"
@@ -117,7 +117,7 @@ async function saveStudio() {
           :unit="studio.currency"
           :words="money(studio.pressHour)"
         />, of labour
-        <SaidValue
+        <EditableValue
           v-model="studio.labourHour"
           label="Labour hour"
           kind="decimal"
@@ -128,14 +128,14 @@ async function saveStudio() {
       </p>
       <p>
         A station nobody touches signs its person out
-        <SaidValue
+        <EditableValue
           v-model="studio.idleMinutes"
           label="Idle stations sign out after"
           :max="720"
           unit="min, 0 never"
           :words="studio.idleMinutes === 0 ? 'never' : `after ${pluralise(studio.idleMinutes, 'minute')}`"
         />;
-        <SaidValue
+        <EditableValue
           v-model="studio.backupsKept"
           label="Nightly backups kept"
           :max="365"
@@ -146,7 +146,7 @@ async function saveStudio() {
       </p>
       <p>
         Hours one person may book ahead:
-        <SaidValue
+        <EditableValue
           v-model="studio.bookedHours"
           label="Hours one person may book ahead"
           :max="1000"
@@ -154,7 +154,7 @@ async function saveStudio() {
           :words="studio.bookedHours === 0 ? 'no limit' : pluralise(studio.bookedHours, 'hour')"
         />
         · Who may tare the scale:
-        <SaidValue
+        <EditableValue
           v-model="studio.tarers"
           label="Who may tare the scale"
           kind="choice"

@@ -36,7 +36,7 @@ const cut = () => giving(() => edition.give('cut-apart', { sheetIds: pieces.valu
     <p v-if="alone.length > 0 && isPlanned">
       {{ pluralise(alone.length, 'blank piece') }} {{ alone.length === 1 ? 'holds' : 'hold' }} one image each; they are
       to hold
-      <SaidValue
+      <EditableValue
         v-model="images"
         label="Images to a piece"
         :min="2"

@@ -3,7 +3,7 @@ import { pluralise } from '#core/units/pluralise'
 import { pages } from '#core/drawing/tiles'
 import { type PiecePlan, pieceSize } from '#core/paper/piece'
 import { offcutSizes, type TearPlan } from '#core/paper/tear-plan'
-import { tearDrawing, tearWords, trueWords } from '#core/paper/tear-sheet'
+import { tearDrawing, tearWords, describeTruing } from '#core/paper/tear-sheet'
 
 /** One large sheet as it is torn: to scale, its tears in order, and what is left over. */
 const props = defineProps<{
@@ -36,7 +36,7 @@ async function pdf() {
   const size = pieceSize(props.piece)
   const lines = [
     `${props.paper}, sheet ${units.size(props.piece.sheet.width, props.piece.sheet.height)} as measured. Pieces ${units.size(size.width, size.height)}: ${now.perSheet} from a sheet, ${pluralise(now.sheets ?? 0, 'sheet')} for ${props.count}.`,
-    ...(now.trued.length > 0 ? now.trued.map((line) => trueWords(line, units.length)) : []),
+    ...(now.trued.length > 0 ? now.trued.map((line) => describeTruing(line, units.length)) : []),
     '',
     ...now.tears.map((tear) => `${tear.number}.  ${tearWords(tear, units.length)}`),
     '',
@@ -73,7 +73,7 @@ async function pdf() {
       </div>
       <div>
         <ul v-if="plan.trued.length > 0" class="trued">
-          <li v-for="line in plan.trued" :key="line.edge">{{ trueWords(line, units.length) }}</li>
+          <li v-for="line in plan.trued" :key="line.edge">{{ describeTruing(line, units.length) }}</li>
         </ul>
         <ol class="tears">
           <li v-for="tear in tearsShown" :key="tear.number">

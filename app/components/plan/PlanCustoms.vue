@@ -53,7 +53,7 @@ const colouring = computed({
   <div class="customs">
     <p>
       Its size is
-      <SaidValue
+      <EditableValue
         v-model="plan.sizeSchool"
         label="The size is"
         kind="choice"
@@ -64,7 +64,7 @@ const colouring = computed({
         >: no goal, nothing curated, numbered or signed; a piece takes many impressions and counts once.</template
       ><template v-else
         >; number 1 goes by
-        <SaidValue
+        <EditableValue
           v-model="plan.orderSchool"
           label="Number 1 goes to"
           kind="choice"
@@ -72,7 +72,7 @@ const colouring = computed({
           :words="said(orderSchools, plan.orderSchool)"
           :disabled="disabled"
         />. Beside it stand
-        <SaidValue
+        <EditableValue
           v-model="plan.proofs.PP"
           label="Printer’s proofs"
           :words="`${plan.proofs.PP || 'no'} PP`"
@@ -81,7 +81,7 @@ const colouring = computed({
           :disabled="disabled"
         />
         and
-        <SaidValue
+        <EditableValue
           v-model="plan.proofs.HC"
           label="Not for trade"
           :words="`${plan.proofs.HC || 'no'} HC`"
@@ -93,7 +93,7 @@ const colouring = computed({
     </p>
     <p v-if="!isOpenWork(plan)">
       Pencilled
-      <SaidValue
+      <EditableValue
         v-model="plan.line"
         label="The pencilled line"
         kind="choice"
@@ -103,7 +103,7 @@ const colouring = computed({
       />,
       <template v-if="!titled"
         >titled
-        <SaidValue
+        <EditableValue
           v-model="title"
           label="Title"
           kind="text"
@@ -113,14 +113,14 @@ const colouring = computed({
         />,</template
       >
       signed by
-      <SaidValue
+      <EditableValue
         v-model="plan.artist"
         label="Artist"
         kind="text"
         :words="plan.artist || 'nobody yet'"
         :disabled="disabled"
       />, with
-      <SaidValue
+      <EditableValue
         v-model="plan.year"
         label="Year after the signature"
         may-be-none
@@ -130,7 +130,7 @@ const colouring = computed({
         :disabled="disabled"
       />
       after the signature and proofs in
-      <SaidValue
+      <EditableValue
         v-model="plan.numerals"
         label="Proofs are numbered in"
         kind="choice"
@@ -142,7 +142,7 @@ const colouring = computed({
     </p>
     <p>
       The layers are
-      <SaidValue
+      <EditableValue
         v-model="plan.layering"
         label="Layers are"
         kind="choice"
@@ -150,7 +150,7 @@ const colouring = computed({
         :words="said(layerings, plan.layering)"
         :disabled="disabled"
       />, and it is
-      <SaidValue
+      <EditableValue
         v-model="colouring"
         label="Hand colouring"
         kind="choice"

@@ -63,7 +63,7 @@ const save = () =>
 <template>
   <li>
     <span class="number">{{ number }}</span>
-    <SaidValue
+    <EditableValue
       v-model="form.name"
       class="name"
       :label="`Layer ${number}`"
@@ -82,7 +82,7 @@ const save = () =>
     />
     <span class="said"
       ><template v-if="blocks.length > 0">{{ blocks.join(' and ') }}, </template
-      ><SaidValue
+      ><EditableValue
         v-model="form.routine"
         :label="`Routine of layer ${number}`"
         kind="text"
@@ -92,7 +92,7 @@ const save = () =>
         @kept="save"
       /><template v-if="number > 1"
         >, its stack
-        <SaidValue
+        <EditableValue
           v-model="form.stackOrder"
           :label="`Stack of layer ${number}`"
           kind="choice"
@@ -102,7 +102,7 @@ const save = () =>
           @kept="save" /></template
       ><template v-if="images > 1 && !layer.withoutPull"
         >, one pull prints
-        <SaidValue
+        <EditableValue
           v-model="lockedUp.images"
           :label="`Images that one pull of layer ${number} prints`"
           :max="images"
@@ -111,7 +111,7 @@ const save = () =>
           :disabled="disabled"
           @kept="lockUp" /></template
       >,
-      <SaidValue
+      <EditableValue
         v-model="laid.how"
         :label="`How layer ${number} comes on`"
         kind="choice"

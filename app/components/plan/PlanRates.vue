@@ -32,7 +32,7 @@ const proofsWords = (layer: number) => {
   <div class="customs">
     <p>
       A layer passes {{ percent(rate.rate) }}, {{ restsOn(rate) }}; you expect
-      <SaidValue
+      <EditableValue
         v-model="expectedRate"
         label="You expect to pass"
         kind="decimal"
@@ -43,7 +43,7 @@ const proofsWords = (layer: number) => {
         :disabled="disabled"
       /><template v-if="plan.expected"
         >, as sure as after
-        <SaidValue
+        <EditableValue
           v-model="plan.expected.pulls"
           label="As sure as after"
           unit="pulls"
@@ -52,7 +52,7 @@ const proofsWords = (layer: number) => {
           :words="pluralise(plan.expected.pulls, 'pull')"
           :disabled="disabled" /></template
       >. Finishing passes {{ percent(finishing.rate) }}, {{ restsOn(finishing, 'sheets') }}; you expect
-      <SaidValue
+      <EditableValue
         v-model="finishingRate"
         label="Finishing passes"
         kind="decimal"
@@ -63,7 +63,7 @@ const proofsWords = (layer: number) => {
         :disabled="disabled"
       /><template v-if="plan.finishing"
         >, as sure as after
-        <SaidValue
+        <EditableValue
           v-model="plan.finishing.pulls"
           label="As sure of finishing as after"
           unit="sheets"
@@ -75,7 +75,7 @@ const proofsWords = (layer: number) => {
     </p>
     <p>
       A pull takes
-      <SaidValue
+      <EditableValue
         v-model="plan.rates.minutesPerPull"
         label="A pull takes"
         kind="decimal"
@@ -84,7 +84,7 @@ const proofsWords = (layer: number) => {
         :words="`${plan.rates.minutesPerPull} min`"
         :disabled="disabled"
       />; an hour of the press is
-      <SaidValue
+      <EditableValue
         v-model="plan.rates.pressHour"
         label="Press hour"
         kind="decimal"
@@ -93,7 +93,7 @@ const proofsWords = (layer: number) => {
         :words="money(plan.rates.pressHour)"
         :disabled="disabled"
       />, of labour
-      <SaidValue
+      <EditableValue
         v-model="plan.rates.labourHour"
         label="Labour hour"
         kind="decimal"
@@ -102,7 +102,7 @@ const proofsWords = (layer: number) => {
         :words="money(plan.rates.labourHour)"
         :disabled="disabled"
       />, a gram of ink
-      <SaidValue
+      <EditableValue
         v-model="plan.rates.inkGram"
         label="Ink a gram"
         kind="decimal"

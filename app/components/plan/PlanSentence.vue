@@ -38,7 +38,7 @@ const dueFault = computed(() => (plan.value.due !== null && plan.value.due < tod
   <p class="sentence">
     <template v-if="isOpenWork(plan)">Open work, as many pieces as come, from{{ ' ' }}</template>
     <template v-else>
-      <SaidValue
+      <EditableValue
         v-model="plan.size"
         label="Prints"
         :words="String(plan.size)"
@@ -48,7 +48,7 @@ const dueFault = computed(() => (plan.value.due !== null && plan.value.due < tod
         :disabled="disabled"
       />
       {{ plan.sizeSchool === 'varied' ? 'varied prints' : 'numbered prints' }} and
-      <SaidValue
+      <EditableValue
         v-model="plan.proofs.AP"
         label="Artist’s proofs"
         :words="plan.proofs.AP === 0 ? 'no AP' : `${plan.proofs.AP} AP`"
@@ -57,7 +57,7 @@ const dueFault = computed(() => (plan.value.due !== null && plan.value.due < tod
         :disabled="disabled"
       />, from{{ ' ' }}
     </template>
-    <SaidValue
+    <EditableValue
       v-model="plan.start"
       label="Sheets started"
       :words="String(plan.start ?? (isOpenWork(plan) ? 'some' : usual) ?? 'enough')"
@@ -68,7 +68,7 @@ const dueFault = computed(() => (plan.value.due !== null && plan.value.due < tod
       :disabled="disabled"
     />
     sheets, in
-    <SaidValue
+    <EditableValue
       v-model="plan.layersPlanned"
       label="Layers reckoned with"
       :words="counted(plan.layersPlanned, 'layer')"
@@ -78,7 +78,7 @@ const dueFault = computed(() => (plan.value.due !== null && plan.value.due < tod
       :fault="faultOf('layersPlanned')"
       :disabled="disabled"
     />,
-    <SaidValue
+    <EditableValue
       v-model="plan.method"
       label="How colour is made"
       kind="choice"
@@ -86,7 +86,7 @@ const dueFault = computed(() => (plan.value.due !== null && plan.value.due < tod
       :words="wordsOf(colours, plan.method)"
       :disabled="disabled"
     />,
-    <SaidValue
+    <EditableValue
       v-model="plan.work"
       label="Printed"
       kind="choice"
@@ -94,7 +94,7 @@ const dueFault = computed(() => (plan.value.due !== null && plan.value.due < tod
       :words="wordsOf(workings, plan.work)"
       :disabled="disabled"
     />, {{ plan.due ? 'by' : 'with' }}
-    <SaidValue
+    <EditableValue
       v-model="plan.due"
       label="Wanted by"
       kind="date"

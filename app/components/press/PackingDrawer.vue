@@ -47,7 +47,7 @@ function laySet() {
     </ul>
     <p class="customs-line">
       For a missing
-      <SaidValue
+      <EditableValue
         v-model="missing"
         label="Missing thickness"
         kind="thickness"

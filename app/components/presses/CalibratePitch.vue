@@ -19,7 +19,7 @@ const words = (mm: number) => (mm > 0 ? units.thickness(mm) : 'not measured')
     <p class="customs">
       <span v-for="(one, i) in [thin, thick]" :key="i"
         >{{ i === 0 ? 'A thin board of' : 'A thick one of' }}
-        <SaidValue
+        <EditableValue
           v-model="one.thickness"
           :label="i === 0 ? 'Thin board' : 'Thick board'"
           kind="thickness"
@@ -27,7 +27,7 @@ const words = (mm: number) => (mm > 0 ? units.thickness(mm) : 'not measured')
           :words="words(one.thickness)"
         />
         was just held at
-        <SaidValue
+        <EditableValue
           v-model="one.turns"
           :label="i === 0 ? 'Thin, turns' : 'Thick, turns'"
           :max="60"
@@ -35,7 +35,7 @@ const words = (mm: number) => (mm > 0 ? units.thickness(mm) : 'not measured')
           :words="pluralise(one.turns, 'turn')"
         />
         and
-        <SaidValue
+        <EditableValue
           v-model="one.divisions"
           :label="i === 0 ? 'Thin, divisions' : 'Thick, divisions'"
           kind="decimal"

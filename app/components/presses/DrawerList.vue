@@ -85,16 +85,16 @@ const retire = ({ id }: DrawerPiece) => giving(() => session.give('retire-packin
     >
       <p class="customs-line">
         {{ edited ? 'Measured anew:' : 'Into the drawer:' }}
-        <SaidValue v-model="form.count" label="How many" :max="1000" :words="String(form.count)" /> ×
-        <SaidValue
+        <EditableValue v-model="form.count" label="How many" :max="1000" :words="String(form.count)" /> ×
+        <EditableValue
           v-model="form.name"
           label="Name of the packing"
           kind="text"
           :longest="60"
           :words="form.name || 'what it is called'"
         />, a
-        <SaidValue v-model="form.kind" label="Kind of packing" kind="choice" :options="kinds" :words="form.kind" />,
-        <SaidValue
+        <EditableValue v-model="form.kind" label="Kind of packing" kind="choice" :options="kinds" :words="form.kind" />,
+        <EditableValue
           v-model="form.thickness"
           label="Thickness of one"
           kind="thickness"
@@ -103,7 +103,7 @@ const retire = ({ id }: DrawerPiece) => giving(() => session.give('retire-packin
         />
         thick<template v-if="givesWay"
           >,
-          <SaidValue
+          <EditableValue
             v-model="form.squeezed"
             label="Squeezed"
             kind="thickness"
@@ -113,7 +113,7 @@ const retire = ({ id }: DrawerPiece) => giving(() => session.give('retire-packin
           />
           when squeezed</template
         >,
-        <SaidValue
+        <EditableValue
           v-model="form.length"
           label="Length along the bed"
           kind="thickness"

@@ -24,8 +24,8 @@ async function keep() {
     <template v-if="session.isStaff">
       <p>
         From
-        <SaidValue v-model="form.from" label="Rate from" kind="date" :words="date(form.from)" /> an hour is
-        <SaidValue
+        <EditableValue v-model="form.from" label="Rate from" kind="date" :words="date(form.from)" /> an hour is
+        <EditableValue
           v-model="form.hour"
           label="An hour costs"
           kind="decimal"

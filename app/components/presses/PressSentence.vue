@@ -39,7 +39,7 @@ const bedHeight = bedSide('height')
 <template>
   <div class="customs">
     <p>
-      <SaidValue
+      <EditableValue
         v-model="press.name"
         label="Name of the press"
         kind="text"
@@ -48,7 +48,7 @@ const bedHeight = bedSide('height')
         :disabled="disabled"
       />
       is a
-      <SaidValue
+      <EditableValue
         v-model="press.kind"
         label="Kind of press"
         kind="choice"
@@ -58,7 +58,7 @@ const bedHeight = bedSide('height')
         @kept="kindChosen"
       /><template v-if="sets === 'hand'"
         >:
-        <SaidValue
+        <EditableValue
           v-model="press.tools"
           label="Tools"
           kind="text"
@@ -67,7 +67,7 @@ const bedHeight = bedSide('height')
           :disabled="disabled" /></template
       ><template v-else
         >, its bed
-        <SaidValue
+        <EditableValue
           v-model="bedWidth"
           label="Width of the bed"
           kind="thickness"
@@ -77,7 +77,7 @@ const bedHeight = bedSide('height')
           :words="bedWidth === null ? 'not measured' : units.length(bedWidth)"
           :disabled="disabled" />
         by
-        <SaidValue
+        <EditableValue
           v-model="bedHeight"
           label="Length of the bed"
           kind="thickness"
@@ -90,7 +90,7 @@ const bedHeight = bedSide('height')
     </p>
     <p v-if="sets === 'screws'">
       A turn of its screws has
-      <SaidValue
+      <EditableValue
         v-model="press.divisions"
         label="Divisions on a turn"
         :min="1"
@@ -101,7 +101,7 @@ const bedHeight = bedSide('height')
         :disabled="disabled"
       />
       and lifts
-      <SaidValue
+      <EditableValue
         v-model="press.pitch"
         label="A turn lifts"
         kind="thickness"
@@ -112,7 +112,7 @@ const bedHeight = bedSide('height')
         :fault="faultOf('pitch')"
         :disabled="disabled"
       />; they stop after
-      <SaidValue
+      <EditableValue
         v-model="press.travel"
         label="Turns to the stop"
         kind="decimal"
@@ -122,7 +122,7 @@ const bedHeight = bedSide('height')
         :words="press.travel === null ? 'turns nobody counted' : pluralise(press.travel, 'turn')"
         :disabled="disabled"
       />, stand
-      <SaidValue
+      <EditableValue
         v-model="press.span"
         label="Between the screws"
         kind="thickness"
@@ -133,7 +133,7 @@ const bedHeight = bedSide('height')
         :disabled="disabled"
       />
       apart, and have a play of
-      <SaidValue
+      <EditableValue
         v-model="press.backlash"
         label="Play of the screws"
         kind="decimal"
@@ -145,7 +145,7 @@ const bedHeight = bedSide('height')
     </p>
     <p v-if="sets === 'underlay'">
       {{ press.kind === 'rimmed board' ? 'Its rim is' : 'Its type height is' }}
-      <SaidValue
+      <EditableValue
         v-model="press.height"
         label="Height"
         kind="thickness"
@@ -158,7 +158,7 @@ const bedHeight = bedSide('height')
     </p>
     <p>
       It is set up by
-      <SaidValue
+      <EditableValue
         v-model="press.users"
         label="Set up by"
         kind="choice"
@@ -166,7 +166,7 @@ const bedHeight = bedSide('height')
         :words="users.find(({ value }) => value === press.users)!.title"
         :disabled="disabled"
       />. Its condition:
-      <SaidValue
+      <EditableValue
         v-model="press.condition"
         label="Condition"
         kind="text"

@@ -31,7 +31,7 @@ async function keep() {
   <form class="customs" @submit.prevent="keep">
     <p>
       Both screws were brought down until the roller just held
-      <SaidValue
+      <EditableValue
         v-model="form.name"
         label="On the bed"
         kind="text"
@@ -39,7 +39,7 @@ async function keep() {
         :words="form.name"
         :disabled="!mayFind"
       />,
-      <SaidValue
+      <EditableValue
         v-model="form.thickness"
         label="Its thickness"
         kind="thickness"
@@ -48,7 +48,7 @@ async function keep() {
         :disabled="!mayFind"
       />
       thick; the left screw then shows mark
-      <SaidValue
+      <EditableValue
         v-model="form.left"
         label="Left mark"
         kind="decimal"
@@ -56,7 +56,7 @@ async function keep() {
         :words="String(form.left)"
         :disabled="!mayFind"
       />, the right one
-      <SaidValue
+      <EditableValue
         v-model="form.right"
         label="Right mark"
         kind="decimal"
@@ -64,7 +64,7 @@ async function keep() {
         :words="String(form.right)"
         :disabled="!mayFind"
       />. Noted:
-      <SaidValue
+      <EditableValue
         v-model="form.note"
         label="Note on the zero"
         kind="text"

@@ -59,7 +59,7 @@ async function keep() {
   >
     <p class="sentence">
       Proof {{ step.pull.ordinal }}: the impression is
-      <SaidValue
+      <EditableValue
         v-model="form.pressure"
         label="Impression"
         kind="choice"
@@ -67,7 +67,7 @@ async function keep() {
         :words="gradeWords(pressureWords, gradeOf(form.pressure))"
         :disabled="disabled"
       />, the ink
-      <SaidValue
+      <EditableValue
         v-model="form.ink"
         label="Ink"
         kind="choice"
@@ -79,7 +79,7 @@ async function keep() {
     <div class="customs">
       <p>
         It is on
-        <SaidValue
+        <EditableValue
           v-model="form.paper"
           label="Proof paper"
           kind="choice"
@@ -87,7 +87,7 @@ async function keep() {
           :words="form.paper === 'newsprint' ? 'newsprint' : 'good paper'"
           :disabled="disabled || step.pull.sheetIds.length > 0"
         />, rolled with
-        <SaidValue
+        <EditableValue
           v-model="form.charges"
           label="Charges"
           :min="1"
@@ -97,7 +97,7 @@ async function keep() {
           :disabled="disabled"
         />
         and
-        <SaidValue
+        <EditableValue
           v-model="form.passes"
           label="Passes"
           :min="1"
@@ -106,7 +106,7 @@ async function keep() {
           :words="pluralise(form.passes, 'pass', 'passes')"
           :disabled="disabled"
         />. Noted:
-        <SaidValue
+        <EditableValue
           v-model="form.note"
           label="Note on the proof"
           kind="text"

@@ -40,7 +40,7 @@ async function keep() {
   <ActForm :button="rack ? 'Keep it so' : 'Add the rack'" :busy="busy" :fault="footFault" @give="keep">
     <div class="customs">
       <p>
-        <ActValue
+        <EditableActValue
           v-model="form.name"
           act="describe-rack"
           name="name"
@@ -48,7 +48,7 @@ async function keep() {
           :words="form.name || 'its name'"
         />
         is
-        <ActValue
+        <EditableActValue
           v-model="form.kind"
           act="describe-rack"
           name="kind"
@@ -57,7 +57,7 @@ async function keep() {
           :words="kindWords[form.kind]"
         />
         with
-        <ActValue
+        <EditableActValue
           v-model="form.slots"
           act="describe-rack"
           name="slots"
@@ -65,14 +65,14 @@ async function keep() {
           :unit="plural[form.kind]"
           :words="pluralise(form.slots, slotWord[form.kind], plural[form.kind])"
         />, each for
-        <ActValue
+        <EditableActValue
           v-model="form.perSlot"
           act="describe-rack"
           name="perSlot"
           label="Sheets to a slot"
           :words="pluralise(form.perSlot, 'sheet')"
         />, standing
-        <ActValue
+        <EditableActValue
           v-model="form.place"
           act="describe-rack"
           name="place"

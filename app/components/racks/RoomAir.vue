@@ -4,7 +4,7 @@ import { studio } from '#core/stores/studio/stream'
 import { silentFor } from '#core/stores/climate/state'
 import type { RacksReply } from '#shared/replies/replies'
 import { guessedClimate } from '#core/drying/moments'
-import { ago, howLong } from '~/drawings/words'
+import { ago, formatDuration } from '~/drawings/words'
 
 /** The air everything dries in: read by hand, or every hour by the sensor, with the hours that were kept. */
 const props = defineProps<{ air: RacksReply['air']; climate: RacksReply['climate']; now: number }>()
@@ -41,7 +41,7 @@ const turn = () =>
     <div class="customs">
       <p>
         The room has
-        <SaidValue
+        <EditableValue
           v-model="form.temperature"
           label="Temperature of the room"
           kind="decimal"
@@ -52,7 +52,7 @@ const turn = () =>
           @kept="read"
         />
         and
-        <SaidValue
+        <EditableValue
           v-model="form.humidity"
           label="Humidity of the room"
           kind="decimal"
@@ -71,8 +71,8 @@ const turn = () =>
         </button>
       </p>
       <p v-if="isOn && (silent > 0 || isUnplugged || away)" class="trouble" role="alert">
-        The sensor says nothing{{ silent > 0 ? `, for ${howLong(silent / 60_000)} now` : '' }}. The last reading counts
-        until it is heard again, or somebody reads the room.
+        The sensor says nothing{{ silent > 0 ? `, for ${formatDuration(silent / 60_000)} now` : '' }}. The last reading
+        counts until it is heard again, or somebody reads the room.
       </p>
       <TroubleLine :words="fault" />
     </div>

@@ -50,7 +50,7 @@ const sides: { key: keyof Growth; words: string }[] = [
   <div class="customs">
     <p>
       For {{ layer.name }} each sheet goes through the press blank
-      <SaidValue
+      <EditableValue
         v-model="form.passes"
         label="Blank passes"
         :max="mostBlankPasses"
@@ -63,7 +63,7 @@ const sides: { key: keyof Growth; words: string }[] = [
       <template v-if="form.growth">
         Between two marks the sheet measured<template v-for="(side, i) in sides" :key="side.key"
           >{{ i > 0 ? ';' : '' }} {{ side.words }}
-          <SaidValue
+          <EditableValue
             v-model="form.growth[side.key].before"
             :label="`Between the marks ${side.words}, as torn`"
             kind="thickness"
@@ -73,7 +73,7 @@ const sides: { key: keyof Growth; words: string }[] = [
             @kept="keep"
           />
           as torn,
-          <SaidValue
+          <EditableValue
             v-model="form.growth[side.key].after"
             :label="`Between the marks ${side.words}, when it is printed`"
             kind="thickness"

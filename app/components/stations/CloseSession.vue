@@ -117,14 +117,14 @@ async function close() {
       <p>
         <template v-if="drawn.length > 0">Drawn, by the ledger: {{ drawn.join('; ') }}. Besides:</template
         ><template v-else>Stock drawn:</template>
-        <SaidValue
+        <EditableValue
           v-model="form.stock"
           label="Stock drawn"
           kind="text"
           :longest="300"
           :words="form.stock || 'nothing to say'"
         />. For the next one:
-        <SaidValue
+        <EditableValue
           v-model="form.note"
           label="Note for the next one"
           kind="text"
@@ -137,14 +137,14 @@ async function close() {
       <div class="customs">
         <p>
           Something is
-          <SaidValue
+          <EditableValue
             v-model="problem.kind"
             label="Kind of problem"
             kind="choice"
             :options="kinds"
             :words="problem.kind"
           />:
-          <SaidValue
+          <EditableValue
             v-model="problem.what"
             label="What is the problem"
             kind="text"

@@ -44,7 +44,7 @@ async function open() {
     <div class="customs">
       <p>
         Noted:
-        <SaidValue
+        <EditableValue
           v-model="form.note"
           label="Note on how it was found"
           kind="text"

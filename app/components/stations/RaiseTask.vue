@@ -23,8 +23,8 @@ async function raise() {
     <div class="customs">
       <p>
         Something is
-        <SaidValue v-model="form.kind" label="Kind of task" kind="choice" :options="kinds" :words="form.kind" />:
-        <SaidValue
+        <EditableValue v-model="form.kind" label="Kind of task" kind="choice" :options="kinds" :words="form.kind" />:
+        <EditableValue
           v-model="form.what"
           label="What is to be done"
           kind="text"

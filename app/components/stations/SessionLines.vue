@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PastSession } from '#core/station/state'
 import { pluralise } from '#core/units/pluralise'
-import { foundWords, leftWords } from '~/drawings/sessions'
+import { describeFindings, leftWords } from '~/drawings/sessions'
 import { moment } from '~/format/days'
 
 /** Who was at a station, when, and how it was found and left; newest first. */
@@ -24,7 +24,8 @@ const isWrong = ({ found, left }: PastSession) =>
       <span
         ><strong>{{ session.nameOf(one.by) }}</strong>
         <span class="soft">
-          found {{ foundWords(one.found.items) }}<template v-if="one.found.note">: {{ one.found.note }}</template></span
+          found {{ describeFindings(one.found.items)
+          }}<template v-if="one.found.note">: {{ one.found.note }}</template></span
         ><br />
         <template v-for="printed in one.left.used.printed" :key="printed.editionStream + printed.layerId"
           >{{ printed.title }}, {{ printed.layerName }}, {{ pluralise(printed.pulls, 'pull') }}. </template

@@ -59,14 +59,20 @@ const giveUp = ({ id, name, kind }: (typeof stations.value)[number]) =>
       <div class="customs">
         <p>
           Another station, the
-          <SaidValue
+          <EditableValue
             v-model="form.name"
             label="Name of the station"
             kind="text"
             :longest="60"
             :words="form.name || 'name people call it by'"
           />, a place of the kind
-          <SaidValue v-model="form.kind" label="Kind of station" kind="choice" :options="kinds" :words="form.kind" />.
+          <EditableValue
+            v-model="form.kind"
+            label="Kind of station"
+            kind="choice"
+            :options="kinds"
+            :words="form.kind"
+          />.
         </p>
       </div>
       <div class="buttons"><VBtn type="submit" class="quiet" :loading="busy">Add it</VBtn></div>

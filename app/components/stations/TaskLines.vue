@@ -35,7 +35,7 @@ const solve = ({ stationId, id }: TaskThere) =>
         <span class="acts">
           <span v-if="session.isStaff" class="soft"
             >seen to by
-            <SaidValue
+            <EditableValue
               :model-value="task.ownerId ?? ''"
               :label="`Who sees to it: ${task.what}`"
               kind="choice"

@@ -22,7 +22,7 @@ const now = ref(Date.now())
 const feedback = useFeedback()
 const acts = useBenchActs(bench, feedback)
 const { panel, why, isWet, shut, hindrance } = acts
-const onward = useBenchOnward(bench)
+const onward = useBenchNextStop(bench)
 const clock = setInterval(() => {
   now.value = Date.now()
 }, 10_000)
@@ -69,7 +69,7 @@ watch(bench.layerId, () => (goneOn.value = false))
 const takenUp = computed(
   () => !goneOn.value && hindrance.value === '' && isTakenUpAgain(bench.last.value?.at ?? null, now.value),
 )
-const { routine, chores, storing, asked, drying, next, isGraded } = useBenchSays(bench, strokes, now)
+const { routine, chores, storing, asked, drying, next, isGraded } = useBenchMessages(bench, strokes, now)
 
 const awake = useAwake()
 const pedal = usePedal((does) => {

@@ -239,19 +239,23 @@ const hoursWords = computed(() => {
         :places="reply.places"
         :run-words="runWordsOf"
       />
-      <FoldedPart class="no-print" title="Hours of the room" :words="hoursWords">
+      <CollapsibleSection class="no-print" title="Hours of the room" :words="hoursWords">
         <RoomHours :calendar="calendar" />
-      </FoldedPart>
-      <FoldedPart class="no-print" title="In a calendar program" words="a file, or an address it reads by itself">
+      </CollapsibleSection>
+      <CollapsibleSection
+        class="no-print"
+        title="In a calendar program"
+        words="a file, or an address it reads by itself"
+      >
         <CalendarAddress />
-      </FoldedPart>
-      <FoldedPart
+      </CollapsibleSection>
+      <CollapsibleSection
         class="no-print"
         title="Days shut and away"
         :words="`${pluralise(calendar.closures.length, 'closure')} known`"
       >
         <DaysShut :calendar="calendar" />
-      </FoldedPart>
+      </CollapsibleSection>
     </template>
   </div>
 </template>

@@ -7,7 +7,7 @@ import { nothingUsed } from '#core/station/state'
 import type { StationReply } from '#shared/replies/replies'
 import { ago } from '~/drawings/words'
 import { pluralise } from '#core/units/pluralise'
-import { foundWords, leftWords } from '~/drawings/sessions'
+import { describeFindings, leftWords } from '~/drawings/sessions'
 
 /** A press or another station as the next person finds it: who is there, how it was left, and the session opened or closed. */
 const route = useRoute()
@@ -65,7 +65,7 @@ const asItSeems = ref(false)
           <template v-if="open"
             >{{ isMine ? 'You have' : `${session.nameOf(open.by)} has` }} a session open here since
             {{ ago(open.at) === 'just now' ? 'just now' : ago(open.at) }}; found
-            {{ foundWords(open.found.items) }}.</template
+            {{ describeFindings(open.found.items) }}.</template
           >
           <template v-else-if="last"
             >Free. {{ session.nameOf(last.by) }} was here last, {{ ago(last.left.at) }};

@@ -5,7 +5,7 @@ import { managers } from '../../ground/who'
 import { isZone } from '../../time/zone'
 import { RoomHours } from '../state'
 import { calendar } from '../stream'
-import { saidZone } from '../zone'
+import { zoneToKeep } from '../zone'
 
 const hoursSet = defineEvent(calendar, 'hours-set', (state, { timeZone, hours }: RoomHours) =>
   changed(state, { timeZone, hours }),
@@ -17,6 +17,6 @@ export const setHours = defineAct(calendar, 'set-hours', RoomHours, managers, {
   rule: ({ calendar }, data) => {
     if (!isZone(data.timeZone))
       return refuse('unknown-zone', `“${data.timeZone}” is no time zone. One is written Europe/Oslo.`, 'timeZone')
-    return [hoursSet.on(calendar, { ...data, timeZone: saidZone(data.timeZone) })]
+    return [hoursSet.on(calendar, { ...data, timeZone: zoneToKeep(data.timeZone) })]
   },
 })

@@ -3,7 +3,7 @@ import { defineAct, defineEvent } from '../../ground/act'
 import { refuse } from '../../ground/refusal'
 import { type Verdict, worst } from '../../print/verdicts'
 import { editPull, editSheet } from '../edit'
-import { isLive, pullOf, saidOn, SheetSaid } from '../pull'
+import { isLive, pullOf, resultOn, SheetSaid } from '../pull'
 import { heldFast, unknownFault, unknownPull, unknownSheet } from '../refusals'
 import { carriersOf, sheetOf } from '../sheet'
 import type { EditionState } from '../state'
@@ -31,14 +31,14 @@ function wholeOf(state: EditionState, pullId: string): EditionState {
   const pull = pullOf(state, pullId)!
   const said = carriersOf(state, pull)
     .filter(({ parts }) => parts.length === 0)
-    .map((sheet) => saidOn(state, pull, sheet))
+    .map((sheet) => resultOn(state, pull, sheet))
   if (said.length === 0) return state
   return editPull(state, pullId, (before) => ({
     ...before,
     verdict: worst(said.map(({ verdict }) => verdict)),
     faults: [...new Set(said.flatMap(({ faults }) => faults))],
     // What was said of all of them is kept for those that nothing was said of.
-    apart: carriersOf(state, pull).map((sheet) => ({ sheetId: sheet.id, ...pick(saidOn(state, pull, sheet)) })),
+    apart: carriersOf(state, pull).map((sheet) => ({ sheetId: sheet.id, ...pick(resultOn(state, pull, sheet)) })),
   }))
 }
 

@@ -19,7 +19,7 @@ import { rollUpSet } from '../events/roll-up-set'
 import { type Layer, setupInForce } from '../layer'
 import { planFault } from '../plan-fault'
 import { pullOf } from '../pull'
-import { toldOf } from '../related'
+import { earlierEditionOf } from '../related'
 import { standardOf } from '../standards'
 import type { EditionState } from '../state'
 import { edition } from '../stream'
@@ -104,7 +104,7 @@ export const printAgain = defineAct(
           plan: { ...plan, method: earlier.plan.method, layersPlanned: Math.max(1, layers.length) },
           printerIds: [personId],
         }),
-        printedFrom.on(edition, { earlier: [...earlier.earlier, toldOf(earlier)] }),
+        printedFrom.on(edition, { earlier: [...earlier.earlier, earlierEditionOf(earlier)] }),
         ...layers.flatMap((layer, i) => layerAgain(edition, earlier, layer, `${commandId}-${i + 1}`)),
         ...(earlier.piece ? [piecePlanned.on(edition, { piece: earlier.piece })] : []),
         ...(earlier.register ? [registerDrawn.on(edition, earlier.register)] : []),

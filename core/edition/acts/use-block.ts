@@ -8,7 +8,7 @@ import { hasBlock, mostBlocks, tooManyBlocks } from '../block'
 import { blockUsed } from '../events/block-used'
 import { printedAgain } from '../events/printed-again'
 import { printedFrom } from '../events/printed-from'
-import { toldOf } from '../related'
+import { earlierEditionOf } from '../related'
 import { edition } from '../stream'
 import { theirs } from '../who'
 import { madeFor, notTheirBlock } from '../whose-block'
@@ -54,7 +54,7 @@ export const useBlock = defineAct(edition, 'use-block', Used, theirs, {
       blockUsed.on(edition, { blockId, ...block.book }),
       blockWritten.on(block, { ...block.book, editionStream: edition.stream }),
       ...(earlier.length > 0
-        ? [printedFrom.on(edition, { earlier: [...edition.earlier, ...earlier.map(toldOf)] })]
+        ? [printedFrom.on(edition, { earlier: [...edition.earlier, ...earlier.map(earlierEditionOf)] })]
         : []),
       ...earlier.map((one) => printedAgain.on(one, { editionId: streamId(edition.stream), title: edition.title })),
     ]

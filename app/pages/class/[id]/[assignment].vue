@@ -53,13 +53,13 @@ const names = (ids: readonly string[]) => listed(ids.map((one) => session.nameOf
           <ClassPapers :course="course" :assignment="assignment" :benches="benches" />
         </section>
         <PrintExchange v-if="benches.length > 1" :course="course" :assignment="assignment" :benches="benches" />
-        <FoldedPart
+        <CollapsibleSection
           title="What it asks"
           :words="`${pluralise(assignment.plan.size, 'print')} each, ${assignment.gates.length} gates, ${pluralise(assignment.pictures.length, 'picture')} to hand in.`"
           :missing="benches.length === 0"
         >
           <AssignmentForm :key="course.seq" :course="course" :assignment="assignment" />
-        </FoldedPart>
+        </CollapsibleSection>
       </template>
       <p v-else>That assignment is not there any more. <NuxtLink :to="`/class/${id}`">To the class</NuxtLink></p>
     </template>

@@ -4,7 +4,7 @@ import { byTheBell } from '#core/run/bell'
 import type { InClass } from '#core/run/in-class'
 import type { CourseReply, CoursesReply } from '#shared/replies/replies'
 import { helpWords, meetingOn, meetingWords, timeOn } from '~/drawings/class-words'
-import { howLong, listed, percent } from '~/drawings/words'
+import { formatDuration, listed, percent } from '~/drawings/words'
 import { pluralise } from '#core/units/pluralise'
 
 /** A class at its benches: who asks, how each stands, who will not be done by the bell, and what recurs. */
@@ -72,13 +72,15 @@ function assigned() {
           {{ [course.term, pluralise(course.studentIds.length, 'student')].filter(Boolean).join(' · ') }}
         </p>
         <p class="bell">
-          <SaidValue
+          <EditableValue
             :model-value="bellAt ?? '21:00'"
             label="Bell today"
             kind="time"
             :words="bellAt ? `Bell at ${bellAt}` : 'No bell today'"
             @update:model-value="saidBell = $event"
-          /><template v-if="minutes !== null">{{ minutes > 0 ? ` in ${howLong(minutes)}` : ' has rung' }}</template>
+          /><template v-if="minutes !== null">{{
+            minutes > 0 ? ` in ${formatDuration(minutes)}` : ' has rung'
+          }}</template>
         </p>
         <VBtn v-if="assignment" class="quiet right" :to="`/class/${id}/${assignment.id}`">The assignment</VBtn>
       </div>
@@ -144,14 +146,14 @@ function assigned() {
         </ul>
       </section>
       <RecurringFaults v-if="benches.length > 1" :benches="benches" />
-      <FoldedPart
+      <CollapsibleSection
         title="Students"
         :missing="course.studentIds.length === 0"
         :words="listed(course.studentIds.map((one) => session.nameOf(one)))"
       >
         <CourseStudents :reply="reply" :others="others" />
-      </FoldedPart>
-      <FoldedPart
+      </CollapsibleSection>
+      <CollapsibleSection
         title="Term and hours"
         :words="
           [
@@ -161,8 +163,8 @@ function assigned() {
         "
       >
         <CourseForm :key="course.seq" :course="course" />
-      </FoldedPart>
-      <FoldedPart
+      </CollapsibleSection>
+      <CollapsibleSection
         title="Assignments"
         :missing="course.assignments.length === 0 && course.studentIds.length > 0"
         :words="listed(course.assignments.map(({ title }) => title)) || 'none yet'"
@@ -175,7 +177,7 @@ function assigned() {
         </ul>
         <AssignmentForm v-if="adding || course.assignments.length === 0" :course="course" @done="assigned" />
         <p v-else class="buttons"><VBtn class="quiet" @click="adding = true">Set another</VBtn></p>
-      </FoldedPart>
+      </CollapsibleSection>
     </template>
   </div>
 </template>

@@ -152,7 +152,7 @@ const bounds: { bound: Bound; key: string; words: string }[] = [
         <div class="customs">
           <p>
             The prints are looked at
-            <SaidValue
+            <EditableValue
               v-model="passMark"
               label="What the prints are for"
               kind="choice"
@@ -160,7 +160,7 @@ const bounds: { bound: Bound; key: string; words: string }[] = [
               :words="titleOf(marks, passMark)"
               :disabled="!mayCurate"
             />, and what is seen is
-            <SaidValue
+            <EditableValue
               v-model="looking"
               label="How it is decided"
               kind="choice"

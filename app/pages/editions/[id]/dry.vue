@@ -84,7 +84,7 @@ const hoursWords = (hours: number) =>
           <div class="customs">
             <p>
               A sheet was touched, to see whether it is
-              <SaidValue
+              <EditableValue
                 v-model="moment"
                 label="What it was touched for"
                 kind="choice"

@@ -3,7 +3,7 @@ import { agree, pluralise } from '#core/units/pluralise'
 import { batchesOf, sheetLaidOut } from '#core/edition/finishing'
 import { finishingStanding } from '#core/run/finishing-left'
 import { stepsOf } from '#core/finish/plan'
-import { howLong, listed } from '~/drawings/words'
+import { formatDuration, listed } from '~/drawings/words'
 
 /** After the press: colours by hand in batches, flattening, trimming, the chop; as a grid that shows what is left. */
 const edition = useEdition()
@@ -16,7 +16,7 @@ const answer = computed(() => {
   const { finished, of, minutesLeft, unknown } = standing.value
   if (of === 0) return 'No print carries every layer yet.'
   if (finished === of) return of === 1 ? 'The print is finished.' : `All ${of} prints are finished.`
-  const left = minutesLeft > 0 ? `: ${howLong(minutesLeft)} still` : ''
+  const left = minutesLeft > 0 ? `: ${formatDuration(minutesLeft)} still` : ''
   const beside = unknown.length > 0 && unknown.length < steps.value.length ? `, and ${listed(unknown)}` : ''
   return `${finished} of ${pluralise(of, 'print')} ${agree(finished, 'is', 'are')} finished${left}${minutesLeft > 0 ? beside : ''}.`
 })

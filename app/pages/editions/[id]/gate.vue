@@ -8,7 +8,7 @@ import { gateOf, toRead } from '#core/run/gate'
 import { inkKnown } from '#core/run/ink-standing'
 import { inkNeed, perPull } from '#core/run/ink-need'
 import { outlook, stackOf } from '#core/run/outlook'
-import { chanceWords, grams, howLong, percent } from '~/drawings/words'
+import { chanceWords, grams, formatDuration, percent } from '~/drawings/words'
 import { agree, pluralise } from '#core/units/pluralise'
 
 /** Before the block of a reduction is cut to its next state: what is alive, what would be left behind, and both chances. */
@@ -59,7 +59,7 @@ const buys = computed(() =>
       pulls === 0
         ? ''
         : inks.value.map(({ name, milligrams }) => `${grams(milligrams * pullsOf(pulls))} of ${name}`).join(', '),
-    time: look.value.pace && pulls > 0 ? howLong(look.value.pace * pullsOf(pulls)) : '',
+    time: look.value.pace && pulls > 0 ? formatDuration(look.value.pace * pullsOf(pulls)) : '',
   })),
 )
 /** The stack, sheet by sheet, in the order of what is most certain. */

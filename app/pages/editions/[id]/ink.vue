@@ -38,13 +38,13 @@ const across = computed(() => (block.value ? Math.min(block.value.width, block.v
           <InkNeeded :layer="layer" />
         </div>
       </section>
-      <FoldedPart
+      <CollapsibleSection
         title="Ink of each zone"
         :words="layer.zones.map((zone) => `${zone.name}: ${zone.batchName || 'no batch yet'}`).join('; ')"
         :missing="layer.zones.some((zone) => zone.batchId === null)"
       >
         <ZonesForm :layer="layer" />
-      </FoldedPart>
+      </CollapsibleSection>
       <section v-if="inForce.length > 0" class="part">
         <div class="part-head"><h2>On the slab</h2></div>
         <ul class="lines">
@@ -82,24 +82,24 @@ const across = computed(() => (block.value ? Math.min(block.value.width, block.v
           </li>
         </ul>
       </section>
-      <FoldedPart title="Roll up" :words="layer.rollUp ? routineWords(layer.rollUp) : 'not said yet'">
+      <CollapsibleSection title="Roll up" :words="layer.rollUp ? routineWords(layer.rollUp) : 'not said yet'">
         <RollUpForm :key="layer.id" :layer="layer" :block="block" />
-      </FoldedPart>
-      <FoldedPart
+      </CollapsibleSection>
+      <CollapsibleSection
         v-if="!layer.blend"
         title="Blended roll"
         words="none: one ink on the roller"
         :missing="edition.state!.plan!.method === 'blended roll'"
       >
         <BlendStrip :key="layer.id" :layer="layer" :across="across" />
-      </FoldedPart>
-      <FoldedPart
+      </CollapsibleSection>
+      <CollapsibleSection
         title="Overprints"
         :words="`every overlap of the ${edition.state!.layers.length === 1 ? 'layer' : 'layers'} on this paper`"
         :missing="(edition.state!.overprint?.wishes.length ?? 0) > 0"
       >
         <OverprintTable />
-      </FoldedPart>
+      </CollapsibleSection>
       <CareNotes :cards="careWithInk(families)" class="care" />
     </template>
   </div>

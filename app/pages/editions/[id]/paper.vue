@@ -146,7 +146,7 @@ function counted() {
         :title="edition.state!.title"
       />
     </section>
-    <FoldedPart title="The sheet" :words="sheetWords" :missing="edition.state!.piece === null">
+    <CollapsibleSection title="The sheet" :words="sheetWords" :missing="edition.state!.piece === null">
       <OpenForm @submit.prevent="keep">
         <PieceForm v-model="piece" v-model:by="by" :lots="supplies.lots" :fault="fault" :fault-field="field" />
         <TroubleLine :words="fault" />
@@ -156,7 +156,7 @@ function counted() {
           >
         </div>
       </OpenForm>
-    </FoldedPart>
+    </CollapsibleSection>
     <p v-if="lot && lot.left < 0" class="trouble">
       The book is {{ pluralise(-lot.left, 'sheet') }} short of {{ lot.name }}: more were torn than it knew of. Count the
       lot.

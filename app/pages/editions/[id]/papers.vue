@@ -13,9 +13,9 @@ const print = () => window.print()
 <template>
   <div>
     <p class="sentence no-print">
-      <SaidValue v-model="kind" label="Paper" kind="choice" :options="kinds" :words="kind" />
+      <EditableValue v-model="kind" label="Paper" kind="choice" :options="kinds" :words="kind" />
       of
-      <SaidValue
+      <EditableValue
         v-model="only"
         label="Only this number"
         kind="text"

@@ -159,12 +159,12 @@ async function addLayer() {
       <PlanCustoms v-model:title="form.title" v-model:plan="form.plan" :disabled="locked" />
       <PlanRates v-model="form.plan" :answers="answers" :per-sheet="perSheet" :disabled="locked" />
     </section>
-    <FoldedPart title="What it has cost" words="so far, and a good print against the plan">
+    <CollapsibleSection title="What it has cost" words="so far, and a good print against the plan">
       <CostSoFar :planned="answers.unknown.value.length === 0 ? answers.cost.value : null" />
-    </FoldedPart>
-    <FoldedPart title="Whose edition it is" :words="whose">
+    </CollapsibleSection>
+    <CollapsibleSection title="Whose edition it is" :words="whose">
       <WhoPrints />
-    </FoldedPart>
+    </CollapsibleSection>
     <section v-if="edition.state!.earlierPlans.length > 0" class="part">
       <div class="part-head">
         <h2>How the plan changed</h2>

@@ -81,7 +81,7 @@ async function set() {
       <template v-else>
         <p class="sentence">
           At
-          <SaidValue
+          <EditableValue
             v-model="form.pressId"
             label="Press"
             kind="choice"
@@ -90,7 +90,7 @@ async function set() {
             :disabled="disabled"
             @kept="pressForm.changed()"
           />, on a sheet
-          <SaidValue
+          <EditableValue
             v-model="form.sheet"
             label="Thickness of the sheet"
             kind="thickness"
@@ -108,7 +108,7 @@ async function set() {
           />
           thick<template v-if="hasScrews"
             >, the gap
-            <SaidValue
+            <EditableValue
               v-model="form.nip"
               label="Gap below the stack"
               kind="thickness"
@@ -154,7 +154,7 @@ async function set() {
         <div class="customs">
           <p v-if="hasScrews">
             {{ asReckoned ? 'It is set as reckoned' : 'It was really set to' }}: left
-            <SaidValue
+            <EditableValue
               v-model="leftTurns"
               label="Left turns"
               :max="60"
@@ -163,7 +163,7 @@ async function set() {
               :disabled="disabled"
             />
             and
-            <SaidValue
+            <EditableValue
               v-model="leftDivisions"
               label="Left divisions"
               kind="decimal"
@@ -172,7 +172,7 @@ async function set() {
               :words="`${leftDivisions} divisions`"
               :disabled="disabled"
             />, right
-            <SaidValue
+            <EditableValue
               v-model="rightTurns"
               label="Right turns"
               :max="60"
@@ -181,7 +181,7 @@ async function set() {
               :disabled="disabled"
             />
             and
-            <SaidValue
+            <EditableValue
               v-model="rightDivisions"
               label="Right divisions"
               kind="decimal"
@@ -210,7 +210,7 @@ async function set() {
           />
           <p>
             Noted:
-            <SaidValue
+            <EditableValue
               v-model="form.note"
               label="Note"
               kind="text"

@@ -11,7 +11,7 @@ import { restsOn } from '#core/plan/pass-rate'
 import { gateOf } from '#core/run/gate'
 import { goodAt, outlook, stackOf } from '#core/run/outlook'
 import { strokesOf } from '~/drawings/tally'
-import { chanceWords, howLong } from '~/drawings/words'
+import { chanceWords, formatDuration } from '~/drawings/words'
 
 const edition = useEdition()
 const session = useSession()
@@ -152,7 +152,9 @@ const settle = (pullId: string, outcome: 'void' | 'move') =>
           >
           <span
             ><b>{{ toPull }}</b
-            >to pull<template v-if="look.pace && toPull > 0">, {{ howLong(look.pace * pullsToGo) }}</template></span
+            >to pull<template v-if="look.pace && toPull > 0"
+              >, {{ formatDuration(look.pace * pullsToGo) }}</template
+            ></span
           >
           <span v-if="look.goal > 0" class="c"
             ><b>{{ chanceWords(look.chance, look.isRough) }}</b

@@ -40,7 +40,8 @@ const print = () =>
           <div class="buttons hand">
             <VBtn :loading="busy" @click="print">The card as PDF</VBtn>
             <span class="soft"
-              >on <SaidValue v-model="paper" label="Paper of the card" kind="choice" :options="papers" :words="paper"
+              >on
+              <EditableValue v-model="paper" label="Paper of the card" kind="choice" :options="papers" :words="paper"
             /></span>
             <NuxtLink :to="`/bench/${edition.id}?layer=${layerId}`">To the bench at this layer</NuxtLink>
           </div>

@@ -229,7 +229,7 @@ function drawLines(drawn: boolean) {
             <LengthField v-model="pin.x" :label="`Pin ${i + 1}, from the left`" /><LengthField
               v-model="pin.y"
               :label="`Pin ${i + 1}, from the top`"
-            /><LengthField v-model="pin.diameter" :label="`Pin ${i + 1}, across`" fine /><SaidValue
+            /><LengthField v-model="pin.diameter" :label="`Pin ${i + 1}, across`" fine /><EditableValue
               v-model="pin.height"
               :label="`Pin ${i + 1}, height over the bed`"
               kind="thickness"

@@ -1,7 +1,7 @@
 import { isLastLayer, layerNumber } from '#core/edition/layer'
 
 /** Where the way goes on when nothing can be pulled here any more, or not yet. */
-export function useBenchOnward(bench: ReturnType<typeof useBench>) {
+export function useBenchNextStop(bench: ReturnType<typeof useBench>) {
   const edition = useEdition()
   return computed((): { to: string; words: string } | null => {
     const { state } = edition

@@ -30,7 +30,7 @@ const options = computed(() =>
 </script>
 
 <template>
-  <SaidValue
+  <EditableValue
     v-model="value"
     :label="label"
     :words="words"

@@ -15,7 +15,7 @@ import { useDrying } from './drying'
 import { useRackRoom } from './rack-room'
 
 /** What stands on the bench in words: the routine, what is due, what comes next and what is being tried. */
-export function useBenchSays(bench: ReturnType<typeof useBench>, strokes: Ref<Stroke[]>, now: Ref<number>) {
+export function useBenchMessages(bench: ReturnType<typeof useBench>, strokes: Ref<Stroke[]>, now: Ref<number>) {
   const edition = useEdition()
   const outbox = useOutbox()
   const live = useLive()

@@ -140,7 +140,7 @@ function choose(event: Event) {
 </script>
 
 <template>
-  <span class="said-value">
+  <span class="editable-value">
     <button
       v-if="!open"
       ref="word"
@@ -184,7 +184,7 @@ function choose(event: Event) {
 
 <style scoped>
 /* Joined to the comma that follows. */
-.said-value::after {
+.editable-value::after {
   content: '\2060';
 }
 .word {
