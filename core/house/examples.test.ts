@@ -31,3 +31,17 @@ describe('what a docstring shows', () => {
     expect(examples.length).toBeGreaterThanOrEqual(20)
   })
 })
+
+describe('the act that docs/ledger.md shows', () => {
+  const page = readFileSync('docs/ledger.md', 'utf8')
+  const files = ['core/stores/lot/acts/count-lot.ts', 'app/components/paper/CountLot.vue']
+
+  it.each(files)('is %s as it is', (file) => {
+    expect(page).toContain(`\`\`\`${file.split('.').at(-1)}\n${readFileSync(file, 'utf8')}\`\`\``)
+  })
+
+  it('takes less than sixty lines with its form', () => {
+    const lines = files.map((file) => readFileSync(file, 'utf8').trimEnd().split('\n').length)
+    expect(lines[0]! + lines[1]!).toBeLessThan(60)
+  })
+})

@@ -11,9 +11,8 @@ const { busy, footFault, giving } = useGiving()
 const form = ref({ sheets: Math.max(0, props.lot.left) as number | null, reason: '' })
 
 async function count() {
-  const { sheets, reason } = form.value
-  if (await giving(() => session.give('count-lot', lotStream.of(props.lot.id), { sheets: sheets!, reason })))
-    emit('done')
+  const data = { ...form.value, sheets: form.value.sheets! }
+  if (await giving(() => session.give('count-lot', lotStream.of(props.lot.id), data))) emit('done')
 }
 </script>
 
