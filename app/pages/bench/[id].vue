@@ -4,6 +4,7 @@ import { goal } from '#core/plan/plan'
 import { isOpenWork } from '#core/print/series'
 import { likelyFaults } from '#core/run/likely-faults'
 import { goodAt, outlook } from '#core/run/outlook'
+import { instantAt } from '#core/time/instant'
 import { isTakenUpAgain } from '#core/watch/restart'
 import { strokesOf } from '~/drawings/tally'
 import { ago } from '~/drawings/words'
@@ -66,8 +67,17 @@ const again = computed(() => (isOpenWork(state.value?.plan ?? null) ? (bench.las
 /** The run is taken up again, until somebody goes on with it. */
 const goneOn = ref(false)
 watch(bench.layerId, () => (goneOn.value = false))
+/** When a pull last came in while the bench was open, by the tablet’s own clock: where that is wrong, the pull is stored by the room’s. */
+const cameAt = ref<string | null>(null)
+watch(
+  [bench.layerId, () => (state.value ? (bench.last.value?.pullId ?? '') : null)],
+  ([layer], [layerBefore, before]) => {
+    cameAt.value = layer === layerBefore && before !== null ? instantAt(Date.now()) : null
+  },
+)
 const takenUp = computed(
-  () => !goneOn.value && hindrance.value === '' && isTakenUpAgain(bench.last.value?.at ?? null, now.value),
+  () =>
+    !goneOn.value && hindrance.value === '' && isTakenUpAgain(cameAt.value ?? bench.last.value?.at ?? null, now.value),
 )
 const { routine, chores, storing, asked, drying, next, isGraded } = useBenchMessages(bench, strokes, now)
 
