@@ -15,7 +15,7 @@ type Form = { [Name in keyof LotDescription]: LotDescription[Name] | null } & { 
 function blank(): Form {
   const { lot } = props
   if (!lot)
-    return { ...lotDefaults, maker: '', name: '', width: null, height: null, weight: null, price: 0, sheets: null }
+    return { ...lotDefaults, maker: '', name: '', width: null, height: null, weight: null, price: null, sheets: null }
   const { maker, name, width, height, weight, price, use, grain, betterSide, deckles, damp, keptAt } = lot
   return { maker, name, width, height, weight, price, use, grain, betterSide, deckles, damp, keptAt, sheets: 0 }
 }

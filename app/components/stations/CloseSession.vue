@@ -116,7 +116,7 @@ async function close() {
     <div class="customs">
       <p>
         <template v-if="drawn.length > 0">Drawn, by the ledger: {{ drawn.join('; ') }}. Besides:</template
-        ><template v-else>Stock drawn:</template>
+        ><template v-else>Stock drawn:</template>{{ ' ' }}
         <EditableValue
           v-model="form.stock"
           label="Stock drawn"
@@ -173,6 +173,14 @@ form {
 }
 .steps li {
   border-bottom: 1px solid var(--rule);
+}
+.steps :deep(.v-selection-control) {
+  min-height: 44px;
+  padding: 4px 0;
+}
+.steps :deep(.v-label) {
+  opacity: 1;
+  line-height: 1.35;
 }
 .chips {
   display: inline-flex;
