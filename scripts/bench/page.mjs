@@ -57,10 +57,32 @@ export async function measureFirstLoad(folder) {
     all = (await scripts(page)).all
     await context.close()
   }
+  const executed = await shareExecuted(browser, server.url)
   const bench = await measureTap(browser, server.url)
   await browser.close()
   await server.stop()
-  return { before, all, usable: median(times), tap: bench }
+  return { before, all, executed, usable: median(times), tap: bench }
+}
+
+/** Of the script that was there when the floor stood, the share that ran, by length of its text. */
+async function shareExecuted(browser, url) {
+  const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage()
+  await page.coverage.startJSCoverage()
+  await page.goto(url, { waitUntil: 'commit' })
+  await page.getByRole('heading', { name: 'At the presses' }).waitFor()
+  const entries = (await page.coverage.stopJSCoverage()).filter(({ source }) => source)
+  let ran = 0
+  let length = 0
+  for (const { source, functions } of entries) {
+    const counts = new Uint8Array(source.length)
+    // A function’s own ranges come from the outermost in, and inner functions after the one they stand in.
+    for (const { ranges } of functions)
+      for (const { startOffset, endOffset, count } of ranges) counts.fill(count > 0 ? 1 : 0, startOffset, endOffset)
+    ran += counts.reduce((sum, one) => sum + one, 0)
+    length += source.length
+  }
+  await page.context().close()
+  return ran / length
 }
 
 /** Milliseconds from a key at the bench to the stroke in the page. */
