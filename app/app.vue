@@ -7,6 +7,8 @@ const reload = () => window.location.reload()
 const trouble = ref('')
 const units = useUnits()
 const idle = useIdle()
+const sure = useSure()
+const hasAsked = useOnce(() => sure.asking)
 
 /** The other unit is one key away, wherever one is. */
 function onKey(event: KeyboardEvent) {
@@ -60,6 +62,6 @@ async function sendToDoor() {
 
     <p v-else-if="trouble" class="start-trouble" role="alert">{{ trouble }} <a href="/">Try again</a></p>
     <p v-else class="start-trouble" role="status">Opening the pressroom …</p>
-    <SureDialog />
+    <LazySureDialog v-if="hasAsked" />
   </VApp>
 </template>

@@ -1,4 +1,5 @@
 import { onMounted, onUnmounted, ref } from 'vue'
+import { useOnce } from './once'
 
 /** True while a dialog is open: then keys are its own. */
 export const isAsking = () => document.querySelector('.v-dialog.v-overlay--active') !== null
@@ -22,5 +23,12 @@ export function useDoors() {
   onMounted(() => window.addEventListener('keydown', onKey))
   onUnmounted(() => window.removeEventListener('keydown', onKey))
 
-  return { finding, keysShown }
+  // Not before the page stands, and yet before a first key: what is typed after it is meant for the dialog.
+  onNuxtReady(() => {
+    void import('~/components/house/FindDialog.vue')
+    void import('~/components/house/KeysDialog.vue')
+  })
+  const hasFound = useOnce(() => finding.value)
+  const hasShownKeys = useOnce(() => keysShown.value)
+  return { finding, keysShown, hasFound, hasShownKeys }
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-const { finding, keysShown } = useDoors()
+const { finding, keysShown, hasFound, hasShownKeys } = useDoors()
 </script>
 
 <template>
   <VThemeProvider theme="bench" with-background>
     <main id="content" class="dark-bench" tabindex="-1"><slot /></main>
-    <FindDialog v-model="finding" />
-    <KeysDialog v-model="keysShown" />
+    <LazyFindDialog v-if="hasFound" v-model="finding" />
+    <LazyKeysDialog v-if="hasShownKeys" v-model="keysShown" />
   </VThemeProvider>
 </template>
