@@ -3,7 +3,7 @@ import { standardOf } from '#core/edition/standards'
 import { outcomeOf } from '#core/edition/trials'
 import { choresDue, routineWords } from '#core/ink/roll-up'
 import { lineInForce } from '#core/print/fault-table'
-import { faultWord } from '#core/print/faults'
+import { faultWord, type Outcome } from '#core/print/faults'
 import type { Stroke } from '~/drawings/tally'
 import { overprintWords } from '~/drawings/drying-words'
 import { pluralise } from '#core/units/pluralise'
@@ -13,6 +13,12 @@ import { useOutbox } from '~/stores/outbox'
 import type { useBench } from './bench'
 import { useDrying } from './drying'
 import { useRackRoom } from './rack-room'
+
+const usualOutcomes: Record<Outcome, string> = {
+  reject: 'usually a reject here.',
+  note: 'usually noted only.',
+  doubtful: 'usually doubtful.',
+}
 
 /** What stands on the bench in words: the routine, what is due, what comes next and what is being tried. */
 export function useBenchMessages(bench: ReturnType<typeof useBench>, strokes: Ref<Stroke[]>, now: Ref<number>) {
@@ -46,21 +52,14 @@ export function useBenchMessages(bench: ReturnType<typeof useBench>, strokes: Re
   const storing = computed(() => {
     if (edition.unsent > 0)
       return `${pluralise(edition.unsent, 'tap')} not stored yet${outbox.hindrance ? `: ${outbox.hindrance}` : ''}`
-    return outbox.refused.length > 0
-      ? `${outbox.refused.length} refused, see Office`
-      : live.connected
-        ? 'every pull stored'
-        : 'every pull stored, others not heard'
+    if (outbox.refused.length > 0) return `${outbox.refused.length} refused, see Office`
+    return live.connected ? 'every pull stored' : 'every pull stored, others not heard'
   })
 
   /** What a fault usually makes of a sheet in this room. */
   function usually(fault: string): string {
     const { outcome } = lineInForce(edition.studio.faultLines, fault)
-    return outcome === 'reject'
-      ? 'usually a reject here.'
-      : outcome === 'note'
-        ? 'usually noted only.'
-        : 'usually doubtful.'
+    return usualOutcomes[outcome]
   }
   const asked = computed(() => {
     const last = bench.last.value

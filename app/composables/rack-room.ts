@@ -3,6 +3,7 @@ import { piecesUnder } from '#core/edition/sheet'
 import { stackFor } from '#core/edition/stack'
 import type { Layer } from '#core/edition/layer'
 import { roomIn } from '#core/stores/rack/state'
+import { pluralise } from '#core/units/pluralise'
 import { useEdition } from '~/stores/edition'
 import { useSupplies } from '~/stores/supplies'
 
@@ -16,6 +17,6 @@ export function useRackRoom(layer: Ref<Layer | undefined>) {
     const pieces = piecesUnder(stack)
     const free = roomIn(supplies.racks)
     if (pieces <= free) return ''
-    return `The racks have ${free === 0 ? 'no place' : free === 1 ? 'one place' : `${free} places`} for the ${pieces} to come: make room first.`
+    return `The racks have ${free === 0 ? 'no place' : pluralise(free, 'place')} for the ${pieces} to come: make room first.`
   })
 }

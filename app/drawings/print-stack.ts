@@ -10,13 +10,14 @@ export interface PrintEdge {
   mark: string
 }
 
+/** Its number, with the series where that is not the edition, or the series that it is bound for. */
+function markWords({ mark, bound }: Sheet): string {
+  const seriesWord = (series: string) => (series === 'edition' ? '' : series)
+  return mark ? `${seriesWord(mark.series)} ${mark.number}`.trim() : seriesWord(bound)
+}
+
 export function edgeOf(sheet: Sheet, said: Verdict | null): PrintEdge {
-  const mark = sheet.mark
-    ? `${sheet.mark.series === 'edition' ? '' : `${sheet.mark.series} `}${sheet.mark.number}`
-    : sheet.bound === 'edition'
-      ? ''
-      : sheet.bound
-  return { id: sheet.id, stands: said ?? sheet.curated?.verdict ?? 'open', mark }
+  return { id: sheet.id, stands: said ?? sheet.curated?.verdict ?? 'open', mark: markWords(sheet) }
 }
 
 /** A pile of so many prints: how thick each is drawn and how far apart they lie, px. */

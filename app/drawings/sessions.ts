@@ -25,5 +25,7 @@ export function describeFindings(items: readonly Finding[]): string {
 /** How a session ended, in a line. */
 export function leftWords({ how, items }: AsLeft, nameOf: (id: string) => string, by: string): string {
   if (how === 'taken over') return `left open, taken over by ${nameOf(by)}`
-  return how === 'left' ? `left ${describeFindings(items)}` : `closed by ${nameOf(by)} as it seemed: ${describeFindings(items)}`
+  return how === 'left'
+    ? `left ${describeFindings(items)}`
+    : `closed by ${nameOf(by)} as it seemed: ${describeFindings(items)}`
 }

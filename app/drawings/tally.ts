@@ -133,12 +133,8 @@ function sheetsOf({ sheetIds, apart }: Pull): string {
 }
 
 function sentenceOf(pull: Pull, { standard, layer, by }: Beside): string {
-  const what =
-    pull.kind === 'pull'
-      ? pull.verdict
-      : pull.kind === 'proof'
-        ? `${pull.proofKind ?? ''} proof, ${pull.verdict}`
-        : pull.kind
+  const judged = pull.kind === 'proof' ? `${pull.proofKind ?? ''} proof, ${pull.verdict}` : pull.verdict
+  const what = pull.kind === 'pull' || pull.kind === 'proof' ? judged : pull.kind
   return [
     `Pull ${pull.ordinal}`,
     pull.sheetIds.length > 0 ? `sheet ${sheetsOf(pull)}` : 'on proof paper',

@@ -24,11 +24,10 @@ export function rowOf(place: Place): { key: string; label: string; order: number
     case 'doubtful':
       return { key: 'doubtful', label: 'doubtful', order: 50 }
     case 'good':
-      return place.curated
-        ? { key: 'curated', label: 'curated good', order: 61 }
-        : place.isUnfinished
-          ? { key: 'unfinished', label: 'good, to finish', order: 59 }
-          : { key: 'good', label: 'good', order: 60 }
+      if (place.curated) return { key: 'curated', label: 'curated good', order: 61 }
+      return place.isUnfinished
+        ? { key: 'unfinished', label: 'good, to finish', order: 59 }
+        : { key: 'good', label: 'good', order: 60 }
     case 'marked': {
       const order = 70 + allSeries.indexOf(place.series) * 2
       return place.signed

@@ -33,8 +33,14 @@ function pulledOf(edition: EditionState): string {
   return `${pulled} of ${pulled + pullsFor(edition, layer, waitingFor(edition, layer))}`
 }
 
-/** A stop's telling figure, and whether it is done or begun. */
-type StopFigure = [figure: string, done: boolean, begun: boolean]
+/** A stop's telling figure, and how far it is. */
+type StopFigure = Omit<Stop, 'key' | 'name'>
+
+/** What is done is done, however little of it was begun. */
+const progress = (figure: string, isDone: boolean, isBegun: boolean): StopFigure => {
+  if (isDone) return { figure, state: 'done' }
+  return { figure, state: isBegun ? 'open' : 'not yet' }
+}
 
 /** What is got ready: the block, paper, press and ink. */
 function preparing(edition: EditionState, wanted: number): Record<'block' | 'paper' | 'press' | 'ink', StopFigure> {
@@ -46,10 +52,10 @@ function preparing(edition: EditionState, wanted: number): Record<'block' | 'pap
   const all = layers.length
   const hasBlock = blocks.length > 0
   return {
-    block: [hasBlock ? plural(blocks.length, 'block') : 'none yet', hasBlock, hasBlock],
-    paper: [made === 0 ? 'none torn' : `${made} torn`, made > 0 && made >= wanted, made > 0],
-    press: [set === all ? 'set' : `${set} of ${all} set`, set === all, set > 0],
-    ink: [inked === all ? plural(inked, 'layer') : `${inked} of ${all}`, inked === all, inked > 0],
+    block: progress(hasBlock ? plural(blocks.length, 'block') : 'none yet', hasBlock, hasBlock),
+    paper: progress(made === 0 ? 'none torn' : `${made} torn`, made > 0 && made >= wanted, made > 0),
+    press: progress(set === all ? 'set' : `${set} of ${all} set`, set === all, set > 0),
+    ink: progress(inked === all ? plural(inked, 'layer') : `${inked} of ${all}`, inked === all, inked > 0),
   }
 }
 
@@ -64,14 +70,17 @@ function printing(edition: EditionState): Record<'prove' | 'pull' | 'dry', StopF
   // Alive, and nobody has said its last layer is dry.
   const wet = tallied(edition, 'wet')
   const isPulled = made > 0 && unfinished(edition) === 0
+  const proofWords = proofs > 0 ? plural(proofs, 'proof') : 'no BAT'
+  const pulledWords = isPulled ? 'all pulled' : pulledOf(edition)
+  const dryWords = isPulled ? 'all dry' : 'none wet'
   return {
-    prove: [
-      standards.length > 0 ? approved : proofs > 0 ? plural(proofs, 'proof') : 'no BAT',
+    prove: progress(
+      standards.length > 0 ? approved : proofWords,
       hasBat && standards.length === layers.length,
       proofs > 0,
-    ],
-    pull: [made === 0 ? 'not yet' : isPulled ? 'all pulled' : pulledOf(edition), isPulled, edition.pulls.length > 0],
-    dry: [wet > 0 ? `${wet} wet` : isPulled ? 'all dry' : 'none wet', isPulled && wet === 0, wet > 0],
+    ),
+    pull: progress(made === 0 ? 'not yet' : pulledWords, isPulled, edition.pulls.length > 0),
+    dry: progress(wet > 0 ? `${wet} wet` : dryWords, isPulled && wet === 0, wet > 0),
   }
 }
 
@@ -84,19 +93,26 @@ function finishing(edition: EditionState): Record<'finish' | 'curate' | 'sign' |
   const isPlanned = stepsOf(edition.finishing).length > 0
   // A layer that is planned and not added yet is still to be pulled.
   const hasEveryLayer = edition.layers.length >= (edition.plan?.layersPlanned ?? 1)
+  const finishedWords = printed > 0 ? `${finished} of ${printed}` : 'not yet'
+  const toSee = good > 0 && hasEveryLayer
+  const toSeeWords = toSee ? `${good} to see` : 'not yet'
   return {
-    finish: [
-      !isPlanned ? 'to plan' : printed > 0 ? `${finished} of ${printed}` : 'not yet',
+    finish: progress(
+      isPlanned ? finishedWords : 'to plan',
       isPlanned && printed > 0 && finished === printed && unfinished(edition) === 0,
       finished > 0,
-    ],
-    curate: [
-      curated > 0 ? `${curated} good` : good > 0 && hasEveryLayer ? `${good} to see` : 'not yet',
+    ),
+    curate: progress(
+      curated > 0 ? `${curated} good` : toSeeWords,
       curated > 0 && curated >= good,
-      good > 0 && hasEveryLayer && unfinished(edition) === 0,
-    ],
-    sign: [numbered > 0 ? `${signed} of ${numbered}` : 'not yet', numbered > 0 && signed === numbered, numbered > 0],
-    close: [isClosed ? 'closed' : 'open', isClosed, signed > 0],
+      toSee && unfinished(edition) === 0,
+    ),
+    sign: progress(
+      numbered > 0 ? `${signed} of ${numbered}` : 'not yet',
+      numbered > 0 && signed === numbered,
+      numbered > 0,
+    ),
+    close: progress(isClosed ? 'closed' : 'open', isClosed, signed > 0),
   }
 }
 
@@ -118,8 +134,8 @@ const names: Record<StopKey, string> = {
 /** The edition's way on one strip of paper: each stop with its state and its telling figure. */
 export function stops(edition: EditionState): Stop[] {
   const wanted = edition.plan ? goal(edition.plan) : 0
-  const told: Record<StopKey, StopFigure> = {
-    plan: [isOpenWork(edition.plan) ? 'open work' : pluralise(wanted, 'print'), true, true],
+  const figureOf: Record<StopKey, StopFigure> = {
+    plan: progress(isOpenWork(edition.plan) ? 'open work' : pluralise(wanted, 'print'), true, true),
     ...preparing(edition, wanted),
     ...printing(edition),
     ...finishing(edition),
@@ -130,10 +146,7 @@ export function stops(edition: EditionState): Stop[] {
     ...(isOpenWork(edition.plan) ? (['curate', 'sign'] as const) : []),
   ])
   const needed = (Object.keys(names) as StopKey[]).filter((key) => !absent.has(key))
-  return needed.map((key) => {
-    const [figure, done, begun] = told[key]
-    return { key, name: names[key], figure, state: done ? 'done' : begun ? 'open' : 'not yet' }
-  })
+  return needed.map((key) => ({ key, name: names[key], ...figureOf[key] }))
 }
 
 /** The state of an edition in a word, for lists. */

@@ -77,13 +77,12 @@ export function rankOrders(
     }
     return known
   }
-  const wanted = wishes.map((wish) =>
-    wish.keep === 'colour'
-      ? wish.colour
-      : wish.keep === 'paper'
-        ? labOf(paper)
-        : labOf(film(white, films[wish.layer]!.pigment, films[wish.layer]!.thickness)),
-  )
+  const wanted = wishes.map((wish) => {
+    if (wish.keep === 'colour') return wish.colour
+    if (wish.keep === 'paper') return labOf(paper)
+    const { pigment, thickness } = films[wish.layer]!
+    return labOf(film(white, pigment, thickness))
+  })
   const misses = new Map<string, number>()
   const missOf = (order: readonly number[], i: number) => {
     const layers = order.filter((layer) => (wishes[i]!.layers & (1 << layer)) !== 0)

@@ -31,11 +31,12 @@ export function newsprintWords({ lighter, same, heavier, gaps, closer }: Newspri
       : ''
   if (of === 0)
     return `The first pull on thick paper usually comes out lighter than newsprint promises; this room has no record of it yet.${set}`
-  const [count, word] =
-    lighter >= same && lighter >= heavier
-      ? [lighter, 'lighter']
-      : same >= heavier
-        ? [same, 'the same']
-        : [heavier, 'heavier']
+  // Of as many the first is said.
+  const counted = [
+    { count: lighter, word: 'lighter' },
+    { count: same, word: 'the same' },
+    { count: heavier, word: 'heavier' },
+  ]
+  const { count, word } = counted.reduce((most, one) => (one.count > most.count ? one : most))
   return `Right on newsprint, the good paper came out ${word} ${count} of ${of} times here.${set}`
 }

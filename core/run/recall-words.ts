@@ -5,6 +5,7 @@ import type { EditionState } from '../edition/state'
 import type { RollUp } from '../ink/roll-up'
 import { factors } from '../register/growth'
 import type { BlockState } from '../stores/block/state'
+import { pluralise } from '../units/pluralise'
 import { blockOf } from './ink-need'
 
 /** Where a block is, by its own book. */
@@ -47,6 +48,11 @@ export function settlingWords({ settling: { passes, growth } }: Pick<Layer, 'set
   ]
 }
 
+function stopWords(pins: number, stops: number): string {
+  if (pins > 0) return `${pluralise(pins, 'pin')}.`
+  return stops > 0 ? `Stops of ${mm(stops)} along two edges.` : 'No stops.'
+}
+
 /** How paper meets block. */
 export function registerWords({ register }: EditionState, layer: Layer): string[] {
   return [...settlingWords(layer), ...meetingWords(register)]
@@ -59,11 +65,7 @@ function meetingWords(register: EditionState['register']): string[] {
     meeting === 'paper onto block' ? 'The paper is laid onto the block.' : 'The block is set onto the paper.',
     `Sheet ${mm(sheet.width)} × ${mm(sheet.height)}; block or mount ${mm(outline.left)} from its left edge, ${mm(outline.top)} from the upper one, as the print is seen.`,
     ...(Math.abs(rotation) > 0.01 ? [`The block is turned by ${rotation.toFixed(1)}° to square it.`] : []),
-    pins.length > 0
-      ? `${pins.length} ${pins.length === 1 ? 'pin' : 'pins'}.`
-      : stops > 0
-        ? `Stops of ${mm(stops)} along two edges.`
-        : 'No stops.',
+    stopWords(pins.length, stops),
     'The sheet prints at full size from the Block stop, under Register.',
   ]
 }
@@ -76,11 +78,8 @@ export function blockWords(state: EditionState, layer: Layer, blocks: readonly B
     if (!book) return []
     const { block, states } = book
     const store = blocks.find(({ id }) => id === book.id)
-    const where = store?.cancelled
-      ? `cancelled: ${store.cancelled.reason}`
-      : store?.kept
-        ? `kept ${store.kept.where}`
-        : 'nobody said where it is kept'
+    const kept = store?.kept ? `kept ${store.kept.where}` : 'nobody said where it is kept'
+    const where = store?.cancelled ? `cancelled: ${store.cancelled.reason}` : kept
     const last = states.at(-1)
     return [
       `${block.name}, ${block.kind}, ${mm(block.width)} × ${mm(block.height)}, ${block.thickness} mm thick${last ? `, ${last.name}` : ''}; ${where}.`,

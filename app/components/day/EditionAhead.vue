@@ -35,16 +35,14 @@ const nameOf = (resource: string) => {
 const chain = computed(() =>
   chainWords(props.standing.chain, props.tasks, props.standing.editionId, { nameOf, titleOf, day: dayOf }),
 )
+function minuteWords(minutes: number): string {
+  if (minutes < 60) return `${minutes} min`
+  return minutes < 1440 ? `${Math.round(minutes / 60)} h` : pluralise(Math.floor(minutes / 1440), 'day')
+}
 const slackWords = (slack: number | null) => {
   if (slack === null) return ''
   if (slack === Number.NEGATIVE_INFINITY) return 'too late by any way'
-  const minutes = Math.abs(slack)
-  const words =
-    minutes < 60
-      ? `${minutes} min`
-      : minutes < 1440
-        ? `${Math.round(minutes / 60)} h`
-        : pluralise(Math.floor(minutes / 1440), 'day')
+  const words = minuteWords(Math.abs(slack))
   if (slack === 0) return 'no slack'
   return slack < 0 ? `${words} too late` : `${words} of slack`
 }

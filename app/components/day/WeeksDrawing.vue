@@ -7,7 +7,7 @@ import { drawnWeeks } from '~/drawings/timetable'
 const props = defineProps<{
   editions: EditionStanding[]
   titleOf: (editionId: string) => string
-  earlierEditionOf: (standing: EditionStanding) => string
+  deadlineWords: (standing: EditionStanding) => string
   now: number
   open: readonly Span[]
   zone: string
@@ -35,7 +35,7 @@ const threadOf = ({ tasks, end }: EditionStanding) => {
           @click="emit('choose', one.editionId)"
         >
           <strong>{{ titleOf(one.editionId) }}</strong>
-          <span :class="one.late > 0 || one.end === null ? 'late' : 'soft'">{{ earlierEditionOf(one) }}</span>
+          <span :class="one.late > 0 || one.end === null ? 'late' : 'soft'">{{ deadlineWords(one) }}</span>
         </button>
         <div class="track" aria-hidden="true">
           <span

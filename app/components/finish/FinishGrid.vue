@@ -12,6 +12,11 @@ const { busy, fault, giving } = useGiving()
 const cell = 13
 
 const isLost = (sheet: Sheet) => !isAlive(placeOf(edition.state!, sheet))
+function batchWords(ids: readonly number[]): string {
+  const [first, last] = [ids[0], ids.at(-1)]
+  if (first === undefined) return 'none left'
+  return first === last ? `sheet ${first}` : `sheets ${first} to ${last}`
+}
 const rows = computed(() =>
   props.batches.map(({ number, sheets }) => {
     const alive = sheets.filter((sheet) => !isLost(sheet))
@@ -19,12 +24,7 @@ const rows = computed(() =>
       number,
       sheets,
       ids: alive.map(({ id }) => id),
-      words:
-        alive.length > 1
-          ? `sheets ${alive[0]!.id} to ${alive.at(-1)!.id}`
-          : alive.length === 1
-            ? `sheet ${alive[0]!.id}`
-            : 'none left',
+      words: batchWords(alive.map(({ id }) => id)),
       fields: props.steps.map((step) => {
         const done = alive.filter(({ finished }) => finished.includes(step.key)).map(({ id }) => id)
         const left = alive.filter(({ finished }) => !finished.includes(step.key)).map(({ id }) => id)

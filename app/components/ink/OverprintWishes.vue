@@ -28,13 +28,12 @@ function addWish() {
   })
 }
 function wishWords({ layers, keep: kept, layerId, colour }: OverprintWish): string {
-  const wanted =
-    kept === 'paper'
-      ? 'keep the paper’s tint'
-      : kept === 'layer'
-        ? `near ${named([layerId!])}’s own colour on white`
-        : `near ${colour}`
-  return `${named(layers)}: ${wanted}`
+  const wanted = {
+    paper: () => 'keep the paper’s tint',
+    layer: () => `near ${named([layerId!])}’s own colour on white`,
+    colour: () => `near ${colour}`,
+  }
+  return `${named(layers)}: ${wanted[kept]()}`
 }
 </script>
 

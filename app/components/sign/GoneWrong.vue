@@ -33,13 +33,11 @@ const others = computed(() =>
 async function act(what: 'destroy-print' | 'withdraw-signing' | 'note-pencil' | 'swap-numbers') {
   const { sheetId, otherId, reason } = wrong.value
   if (sheetId === null) return
-  const done = await giving(() =>
-    what === 'note-pencil'
-      ? edition.give(what, { sheetId, note: reason })
-      : what === 'swap-numbers'
-        ? edition.give(what, { sheetId, otherId: otherId ?? sheetId, reason })
-        : edition.give(what, { sheetId, reason }),
-  )
+  const done = await giving(() => {
+    if (what === 'note-pencil') return edition.give(what, { sheetId, note: reason })
+    if (what === 'swap-numbers') return edition.give(what, { sheetId, otherId: otherId ?? sheetId, reason })
+    return edition.give(what, { sheetId, reason })
+  })
   if (done) wrong.value = { sheetId: null, otherId: null, reason: '' }
 }
 const withdraw = () =>

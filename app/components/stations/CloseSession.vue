@@ -179,6 +179,7 @@ form {
   padding: 4px 0;
 }
 .steps :deep(.v-label) {
+  color: var(--ink);
   opacity: 1;
   line-height: 1.35;
 }

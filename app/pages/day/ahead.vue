@@ -28,7 +28,7 @@ const lateWords = (minutes: number) =>
   minutes < 1440
     ? `${Math.max(1, Math.round(minutes / 60))} h late`
     : `${pluralise(Math.ceil(minutes / 1440), 'day')} late`
-function earlierEditionOf({ end, due, late: by }: EditionStanding): string {
+function deadlineWords({ end, due, late: by }: EditionStanding): string {
   if (end === null) return 'does not fit'
   if (due === null) return `over ${dayOf(end)}`
   return by > 0 ? `${lateWords(by)}, over ${dayOf(end)}` : `in time, over ${dayOf(end)}`
@@ -75,7 +75,7 @@ const choose = (editionId: string) =>
         v-if="shown.length > 0 && calendar"
         :editions="shown"
         :title-of="titleOf"
-        :told-of="earlierEditionOf"
+        :deadline-words="deadlineWords"
         :now="Math.floor(now / 60_000)"
         :open="calendar.open"
         :zone="zone"

@@ -34,13 +34,9 @@ const reckoned = computed(() => {
   if (!isLast.value) return overprintWords(drying, since, now.value)
   const ship = stageOf(drying.moments.ship, hours)
   const stack = stageOf(drying.moments.stack, hours)
-  return ship === 'surely'
-    ? 'Fit to stack and to ship.'
-    : stack === 'surely'
-      ? `Fit to stack${ship === 'perhaps' ? ', perhaps to ship' : ', not yet to ship'}.`
-      : stack === 'perhaps'
-        ? 'It may be fit to stack: touch a sheet first.'
-        : 'Not to be stacked yet.'
+  if (ship === 'surely') return 'Fit to stack and to ship.'
+  if (stack === 'surely') return `Fit to stack${ship === 'perhaps' ? ', perhaps to ship' : ', not yet to ship'}.`
+  return stack === 'perhaps' ? 'It may be fit to stack: touch a sheet first.' : 'Not to be stacked yet.'
 })
 const moment = ref<Moment>('touch')
 const moments = (['touch', 'overprint'] as const).map((value) => ({ value, title: momentWords[value] }))
