@@ -54,19 +54,18 @@ function fits(now: unknown): boolean {
 const wrong = computed(() =>
   isLeft.value && !fits(value.value) ? `${props.label} ${expected(field.value)}.` : (refusal?.of(props.name) ?? ''),
 )
+const length = computed({
+  get: () => value.value as number | null,
+  set: (mm) => {
+    value.value = mm as Value
+  },
+})
 const keys = computed(() => (field.value.kind === 'whole' ? 'numeric' : isNumber.value ? 'decimal' : undefined))
 </script>
 
 <template>
   <VSelect v-if="field.kind === 'choice'" v-model="value" :label="label" :items="items" :error-messages="wrong" />
-  <LengthField
-    v-else-if="isLength"
-    :model-value="value as number | null"
-    :label="label"
-    :error-messages="wrong"
-    @update:model-value="value = $event as Value"
-    @focusout="isLeft = true"
-  />
+  <LengthField v-else-if="isLength" v-model="length" :label="label" :error-messages="wrong" @focusout="isLeft = true" />
   <VTextField
     v-else
     :model-value="typed"
