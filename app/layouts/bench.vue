@@ -1,11 +1,11 @@
 <script setup lang="ts">
-const { finding, keysShown, hasFound, hasShownKeys } = useDoors()
+const { finding, keysShown, hasDoors } = useDoors()
 </script>
 
 <template>
   <VThemeProvider theme="bench" with-background>
     <main id="content" class="dark-bench" tabindex="-1"><slot /></main>
-    <LazyFindDialog v-if="hasFound" v-model="finding" />
-    <LazyKeysDialog v-if="hasShownKeys" v-model="keysShown" />
+    <LazyFindDialog v-if="hasDoors" v-model="finding" />
+    <LazyKeysDialog v-if="hasDoors" v-model="keysShown" />
   </VThemeProvider>
 </template>

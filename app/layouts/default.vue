@@ -15,7 +15,7 @@ const rooms = [
 ]
 /** Browsers tell a private way from one that others can read. */
 const isPrivate = window.isSecureContext
-const { finding, keysShown, hasFound, hasShownKeys } = useDoors()
+const { finding, keysShown, hasDoors } = useDoors()
 const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 </script>
 
@@ -62,8 +62,8 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
         Without HTTPS others in the network can read along, and the bench cannot start while the server is away.
       </p>
       <LeftOpen />
-      <LazyFindDialog v-if="hasFound" v-model="finding" />
-      <LazyKeysDialog v-if="hasShownKeys" v-model="keysShown" />
+      <LazyFindDialog v-if="hasDoors" v-model="finding" />
+      <LazyKeysDialog v-if="hasDoors" v-model="keysShown" />
       <main id="content" tabindex="-1"><slot /></main>
     </div>
   </div>
